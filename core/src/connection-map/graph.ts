@@ -1,0 +1,79 @@
+import { MapError } from './errors.js';
+import type { Connection, ConnectionId, ConnectionMap, JobPlan, Part, PartId, Powerpack, Route } from './model.js';
+
+/** Parts of `map` by id. */
+export function partsById(map: ConnectionMap): ReadonlyMap<PartId, Part> {
+  return new Map(map.parts.map((part) => [part.id, part]));
+}
+
+/** Connections of `map` by id. */
+export function connectionsById(map: ConnectionMap): ReadonlyMap<ConnectionId, Connection> {
+  return new Map(map.connections.map((connection) => [connection.id, connection]));
+}
+
+/** The parts that come away together when `roots` do: the roots and all that ride with them, to any depth. */
+export function lumpOf(map: ConnectionMap, roots: readonly PartId[]): ReadonlySet<PartId> {
+  const riders = new Map<PartId, PartId[]>();
+  for (const part of map.parts) {
+    if (part.ridesWith === undefined) continue;
+    riders.set(part.ridesWith, [...(riders.get(part.ridesWith) ?? []), part.id]);
+  }
+  const lump = new Set<PartId>();
+  const waiting = [...roots];
+  for (let part = waiting.pop(); part !== undefined; part = waiting.pop()) {
+    if (lump.has(part)) continue;
+    lump.add(part);
+    waiting.push(...(riders.get(part) ?? []));
+  }
+  return lump;
+}
+
+/** Connections with exactly one end in `lump`. */
+export function crossing(
+  connections: readonly Connection[],
+  lump: ReadonlySet<PartId>,
+): readonly Connection[] {
+  return connections.filter(({ between: [one, other] }) => lump.has(one) !== lump.has(other));
+}
+
+/**
+ * Parts that can still be reached from `from` over `closed` connections without passing through `barrier`.
+ * Says whether something that hangs on the powerpack is itself still fast to the body.
+ */
+export function reachable(
+  from: PartId,
+  closed: readonly Connection[],
+  barrier: ReadonlySet<PartId>,
+): ReadonlySet<PartId> {
+  const neighbours = new Map<PartId, PartId[]>();
+  for (const { between } of closed) {
+    const [one, other] = between;
+    if (barrier.has(one) || barrier.has(other)) continue;
+    neighbours.set(one, [...(neighbours.get(one) ?? []), other]);
+    neighbours.set(other, [...(neighbours.get(other) ?? []), one]);
+  }
+  const seen = new Set<PartId>([from]);
+  const waiting = [from];
+  for (let part = waiting.pop(); part !== undefined; part = waiting.pop()) {
+    for (const next of neighbours.get(part) ?? []) {
+      if (seen.has(next)) continue;
+      seen.add(next);
+      waiting.push(next);
+    }
+  }
+  return seen;
+}
+
+/** The powerpack a plan names. Throws {@link MapError} where the map has none of that name. */
+export function powerpackOf(plan: JobPlan): Powerpack {
+  const powerpack = plan.map.powerpacks.find(({ id }) => id === plan.powerpack);
+  if (!powerpack) throw new MapError(`This machine has no powerpack called “${plan.powerpack}”.`);
+  return powerpack;
+}
+
+/** The route a plan names. Throws {@link MapError} where the map has none of that name. */
+export function routeOf(plan: JobPlan): Route {
+  const route = plan.map.routes.find(({ id }) => id === plan.route);
+  if (!route) throw new MapError(`This machine has no route called “${plan.route}”.`);
+  return route;
+}

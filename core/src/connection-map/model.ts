@@ -1,0 +1,238 @@
+/** Where a person stands for a step. */
+export const STATIONS = ['bay-top', 'front', 'wheel-left', 'wheel-right', 'underside', 'cabin', 'rear'] as const;
+export type Station = (typeof STATIONS)[number];
+
+/** How the machine must stand: on its wheels, up on stands, or it does not matter. */
+export const STEP_HEIGHTS = ['ground', 'raised', 'either'] as const;
+export type StepHeight = (typeof STEP_HEIGHTS)[number];
+export type MachineHeight = Exclude<StepHeight, 'either'>;
+
+/** Where a part sits in the machine. */
+export const ZONES = [
+  'bay-front',
+  'bay-left',
+  'bay-right',
+  'bay-top',
+  'bay-rear',
+  'under-front',
+  'under-middle',
+  'under-rear',
+  'cabin',
+  'outside',
+] as const;
+export type Zone = (typeof ZONES)[number];
+
+export const CONNECTION_KINDS = [
+  'bolted',
+  'plug',
+  'hose',
+  'pipe',
+  'cable',
+  'ground',
+  'linkage',
+  'shaft',
+  'clip',
+  'strap',
+  'clamp',
+] as const;
+export type ConnectionKind = (typeof CONNECTION_KINDS)[number];
+
+export const SYSTEMS = [
+  'body',
+  'cooling',
+  'electrics',
+  'fuel',
+  'air',
+  'exhaust',
+  'driveline',
+  'steering',
+  'heating',
+  'mounts',
+  'refrigerant',
+] as const;
+export type System = (typeof SYSTEMS)[number];
+
+/** Cautions a step may carry; their wording is in `cautions.ts`. */
+export const CAUTIONS = [
+  'battery',
+  'fuel',
+  'hot-coolant',
+  'stands',
+  'under-load',
+  'airbag',
+  'refrigerant',
+  'spring',
+  'heavy',
+  'eyes',
+  'exhaust-gas',
+] as const;
+export type Caution = (typeof CAUTIONS)[number];
+
+/** Minutes of work as a crew guesses them: when it goes well, as a rule, and when it fights back. */
+export interface ThreePointMinutes {
+  readonly low: number;
+  readonly likely: number;
+  readonly high: number;
+}
+
+export type PartId = string;
+export type ConnectionId = string;
+export type ConditionId = string;
+export type CircuitId = string;
+
+/** One kind of fastener in a set: how many, and what a person would read off it. */
+export interface FastenerSet {
+  readonly count: number;
+  readonly what: string;
+  readonly note?: string;
+  readonly singleUse?: boolean;
+}
+
+/** What must have happened before a step can be reached, and why, in the crew's words. */
+export type Access =
+  | { readonly open: ConnectionId; readonly why: string; readonly because?: AccessReason }
+  | { readonly removed: PartId; readonly why: string; readonly because?: AccessReason };
+export type AccessReason = 'access' | 'safety' | 'load path';
+
+/** What a person needs to know to do one step of work. */
+export interface StepSpec {
+  readonly title: string;
+  readonly station: Station;
+  readonly height: StepHeight;
+  readonly hands: 1 | 2;
+  readonly tools: readonly string[];
+  readonly minutes: ThreePointMinutes;
+  readonly cautions: readonly Caution[];
+  readonly tip?: string;
+}
+
+export interface Part {
+  readonly id: PartId;
+  readonly name: string;
+  readonly zone: Zone;
+  readonly system: System;
+  readonly massKg?: number;
+  /** The part this one hangs on and comes away with. */
+  readonly ridesWith?: PartId;
+  /** How it is lifted away once nothing holds it. Absent: it never comes out by itself. */
+  readonly removal?: StepSpec;
+}
+
+export interface TorqueSpec {
+  readonly targetNm: number;
+  /** Final angle after the target, in degrees. */
+  readonly angleDeg?: number;
+  /** Connections to be at final torque before this one (upper mounts before lower). */
+  readonly after?: readonly { readonly connection: ConnectionId; readonly why: string }[];
+}
+
+export interface RefitData {
+  readonly minutes: ThreePointMinutes;
+  readonly torque?: TorqueSpec;
+  /** Set when it must be in before the powerpack goes down; the words say why. */
+  readonly beforeLowering?: string;
+  readonly note?: string;
+}
+
+export interface Connection {
+  readonly id: ConnectionId;
+  readonly name: string;
+  readonly kind: ConnectionKind;
+  readonly between: readonly [PartId, PartId];
+  readonly system: System;
+  readonly station: Station;
+  readonly height: StepHeight;
+  readonly hands: 1 | 2;
+  readonly tools: readonly string[];
+  readonly minutes: ThreePointMinutes;
+  readonly cautions: readonly Caution[];
+  readonly fasteners: readonly FastenerSet[];
+  readonly needs: readonly ConditionId[];
+  readonly access: readonly Access[];
+  /** The fluid circuit that opening it opens; the circuit is drained first. */
+  readonly circuit?: CircuitId;
+  readonly carriesLoad?: boolean;
+  readonly tip?: string;
+  readonly refit: RefitData;
+}
+
+/** A state some steps need, and how it comes about. */
+export interface Condition {
+  readonly id: ConditionId;
+  readonly name: string;
+  readonly established:
+    | { readonly by: 'connection'; readonly connection: ConnectionId }
+    | { readonly by: 'step'; readonly step: StepSpec; readonly access: readonly Access[] };
+  /** Signed for at the made-safe hold point, before other work begins. */
+  readonly makeSafe?: boolean;
+  /** Takes the load: brought about only once everything that carries no load is off. */
+  readonly takesLoad?: boolean;
+  /** How it is ended on the way back, where that is a step of its own. */
+  readonly released?: StepSpec;
+}
+
+export interface Circuit {
+  readonly id: CircuitId;
+  readonly name: string;
+  readonly fluid: string;
+  readonly capacityL: number;
+  /** What usually runs out when it is drained; the rest stays inside. */
+  readonly drainsL: number;
+  readonly drain: StepSpec & { readonly needs: readonly ConditionId[]; readonly access: readonly Access[] };
+  readonly fill: StepSpec;
+}
+
+/** A gate somebody signs before work goes on. */
+export const HOLD_POINTS = ['made-safe', 'pre-lift', 'pre-lower', 'pre-start'] as const;
+export type HoldPointId = (typeof HOLD_POINTS)[number];
+
+export interface HoldPoint {
+  readonly id: HoldPointId;
+  readonly name: string;
+  /** What only a person can look at; each is confirmed one by one. */
+  readonly confirmations: readonly { readonly id: string; readonly words: string }[];
+}
+
+export interface Powerpack {
+  readonly id: string;
+  readonly name: string;
+  readonly roots: readonly PartId[];
+}
+
+export interface Route {
+  readonly id: string;
+  readonly name: string;
+  readonly blockedBy: readonly { readonly part: PartId; readonly why: string }[];
+  /** Conditions that must be in force before the pre-lift hold point. */
+  readonly supports: readonly ConditionId[];
+  readonly liftSteps: readonly (StepSpec & { readonly id: string })[];
+  readonly lowerSteps: readonly (StepSpec & { readonly id: string })[];
+}
+
+/** A step of first start or handover that no connection gives rise to. */
+export interface CheckStep extends StepSpec {
+  readonly id: string;
+  readonly when: 'before-start' | 'after-start' | 'handover';
+}
+
+/** All parts and connections of one machine, and what its maker's arrangement allows. */
+export interface ConnectionMap {
+  readonly layout: string;
+  readonly name: string;
+  readonly body: PartId;
+  readonly parts: readonly Part[];
+  readonly connections: readonly Connection[];
+  readonly conditions: readonly Condition[];
+  readonly circuits: readonly Circuit[];
+  readonly holdPoints: readonly HoldPoint[];
+  readonly powerpacks: readonly Powerpack[];
+  readonly routes: readonly Route[];
+  readonly checks: readonly CheckStep[];
+}
+
+/** What a crew set out to do on one machine. */
+export interface JobPlan {
+  readonly map: ConnectionMap;
+  readonly powerpack: string;
+  readonly route: string;
+}

@@ -1,0 +1,55 @@
+import type { HoldPoint, HoldPointId } from '../connection-map/index.js';
+import { operationId, type Operation, type OperationId } from '../teardown/index.js';
+import { isSettled } from './reading.js';
+import type { JobState, Mark } from './state.js';
+
+/** Why a hold point cannot be signed yet: what is missing, sorted by what it means. */
+export interface Blocker {
+  readonly operation: OperationId;
+  readonly is: 'make-safe' | 'holds' | 'not-off' | 'open' | 'torque' | 'unfilled' | 'step';
+  readonly words: string;
+}
+
+/** A hold point as it stands: what it waits for, what a person confirms, and whether it is signed. */
+export interface Gate {
+  readonly holdPoint: HoldPoint;
+  readonly blockers: readonly Blocker[];
+  readonly signed?: Mark;
+}
+
+/** The gate `id` of a job, computed from its edges and its ledger. */
+export function gateOf(state: JobState, id: HoldPointId): Gate {
+  const operation = operationId.hold(id);
+  const progress = state.progress.get(operation);
+  const holdPoint = state.work.plan.map.holdPoints.find((point) => point.id === id) ?? { id, name: id, confirmations: [] };
+  const boundary = new Set(state.work.boundary.map((connection) => connection.id));
+  const blockers = (state.work.into.get(operation) ?? []).flatMap(({ before }) => {
+    const waiting = state.work.operations.get(before);
+    return waiting && !isSettled(state, waiting) ? [blocker(waiting, boundary)] : [];
+  });
+  return { holdPoint, blockers, ...(progress?.is === 'done' ? { signed: progress } : {}) };
+}
+
+function blocker(operation: Operation, boundary: ReadonlySet<string>): Blocker {
+  const { id, title, kind, connection } = operation;
+  const words = title;
+  switch (kind) {
+    case 'make-safe':
+    case 'support':
+      return { operation: id, is: 'make-safe', words };
+    case 'disconnect':
+      return { operation: id, is: connection !== undefined && boundary.has(connection) ? 'holds' : 'not-off', words };
+    case 'remove':
+      return { operation: id, is: 'not-off', words };
+    case 'connect':
+    case 'start-by-hand':
+      return { operation: id, is: 'open', words };
+    case 'torque':
+      return { operation: id, is: 'torque', words };
+    case 'drain':
+    case 'fill':
+      return { operation: id, is: 'unfilled', words };
+    default:
+      return { operation: id, is: 'step', words };
+  }
+}

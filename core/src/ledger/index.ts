@@ -1,0 +1,28 @@
+/**
+ * The ledger: the append-only record of a job, the one function that folds it to a state, and what may be written next
+ * and why not. Server and web fold the same entries with the same function, so they cannot disagree. Nothing here
+ * reads a clock; times come with the entries.
+ */
+export * from './entry.js';
+export type * from './state.js';
+export { canApply, replay, waitsFor, type Refusal, type Replay } from './can-apply.js';
+export { extend, foldLedger, startOf } from './fold.js';
+export { gateOf, type Blocker, type Gate } from './gates.js';
+export { countMismatches, openItems, type OpenItem } from './open-items.js';
+export { LONGEST_STRETCH_MIN, minutesByStop } from './phase-time.js';
+export {
+  STOPS,
+  conditionsInForce,
+  hasRun,
+  holding,
+  isDone,
+  isOpen,
+  isSettled,
+  powerpackMassKg,
+  stillOpen,
+  stopOf,
+  unsettled,
+  type Holding,
+  type Stop,
+} from './reading.js';
+export { nextUp, possibleNow, runSheet, type NextUp, type RunSheet } from './run-sheet.js';

@@ -1,0 +1,133 @@
+import { lumpOf, reachable, type Condition, type Connection, type PartId } from '../connection-map/index.js';
+import { operationId, type Operation, type OperationId, type WorkPhase } from '../teardown/index.js';
+import type { JobState } from './state.js';
+
+/** The eight stops of a job's journey. */
+export const STOPS = ['survey', 'plan', 'strip', 'lift', 'bench', 'refit', 'first-start', 'handover'] as const;
+export type Stop = (typeof STOPS)[number];
+
+/** Whether `operation` has been done. */
+export function isDone(state: JobState, operation: OperationId): boolean {
+  return state.progress.get(operation)?.is === 'done';
+}
+
+/** Whether `connection` is open now: opened on the way out and not yet closed on the way back. */
+export function isOpen(state: JobState, connection: string): boolean {
+  return isDone(state, operationId.open(connection)) && !isDone(state, operationId.close(connection));
+}
+
+function isNotHere(state: JobState, operation: OperationId): boolean {
+  const progress = state.progress.get(operation);
+  return progress?.is === 'skipped' && progress.mode === 'not-here';
+}
+
+/**
+ * Whether nothing waits for `operation` any more: it is done, found not to be on this machine, left as it is for a
+ * reason, or the way back of something that was never undone.
+ */
+export function isSettled(state: JobState, operation: Operation): boolean {
+  if (isDone(state, operation.id) || isNotHere(state, operation.id)) return true;
+  const { connection, part, circuit, phase } = operation;
+  if (connection !== undefined) {
+    const left = state.leftAsItIs.get(connection)?.as;
+    if (phase === 'strip') return left === 'attached';
+    return left !== undefined || isNotHere(state, operationId.open(connection));
+  }
+  if (phase !== 'refit') return false;
+  if (part !== undefined) return isNotHere(state, operationId.remove(part));
+  if (circuit !== undefined) return isNotHere(state, operationId.drain(circuit));
+  return false;
+}
+
+/** Operations of `phase` that are not settled, in map order. */
+export function unsettled(state: JobState, phase?: WorkPhase): readonly Operation[] {
+  return [...state.work.operations.values()].filter(
+    (operation) => (phase === undefined || operation.phase === phase) && !isSettled(state, operation),
+  );
+}
+
+/** Something that still ties the powerpack to what stays. */
+export interface Holding {
+  readonly connection: Connection;
+  /** False where it only drags a loose part along; true where it is fast to the body. */
+  readonly toBody: boolean;
+}
+
+/** Parts that have been taken out and not put back, with what rides on them. */
+function partsOut(state: JobState): ReadonlySet<PartId> {
+  const out = new Set<PartId>();
+  for (const { id } of state.work.plan.map.parts)
+    if (isDone(state, operationId.remove(id)) && !isDone(state, operationId.fit(id)))
+      for (const part of lumpOf(state.work.plan.map, [id])) out.add(part);
+  return out;
+}
+
+/**
+ * What still holds the powerpack: the cut between it and everything else, taken over the connections that are closed
+ * now, found ones included. What is not on this machine, or is left on purpose, is not in it.
+ */
+export function holding(state: JobState): readonly Holding[] {
+  const { work } = state;
+  const out = partsOut(state);
+  const closed = work.plan.map.connections.filter(
+    ({ id }) => !isOpen(state, id) && !isNotHere(state, operationId.open(id)) && state.leftAsItIs.get(id)?.as !== 'attached',
+  );
+  const fastToBody = reachable(work.plan.map.body, closed, work.lump);
+  return closed
+    .filter(({ between: [one, other] }) => work.lump.has(one) !== work.lump.has(other) && !out.has(one) && !out.has(other))
+    .map((connection) => ({
+      connection,
+      toBody: connection.between.some((end) => !work.lump.has(end) && fastToBody.has(end)),
+    }));
+}
+
+/** Connections that are open now and not left off on purpose. */
+export function stillOpen(state: JobState): readonly Connection[] {
+  return state.work.plan.map.connections.filter(
+    ({ id }) => isOpen(state, id) && state.leftAsItIs.get(id)?.as !== 'off',
+  );
+}
+
+/** Conditions in force now. Hoist and jack count from the time they take the weight until the powerpack is set down. */
+export function conditionsInForce(state: JobState): readonly Condition[] {
+  const { work } = state;
+  const lifts = [...work.operations.values()].filter(({ kind }) => kind === 'lift');
+  const lowers = [...work.operations.values()].filter(({ kind }) => kind === 'lower');
+  const setDown = lifts.length > 0 && lifts.every(({ id }) => isDone(state, id));
+  const lowering = lowers.some(({ id }) => isDone(state, id));
+  return work.plan.map.conditions.filter((condition) => {
+    const { id, established, takesLoad } = condition;
+    if (established.by === 'connection') return isOpen(state, established.connection);
+    if (!isDone(state, operationId.establish(id)) || isDone(state, operationId.release(id))) return false;
+    return takesLoad ? !setDown || lowering : !engineReady(state);
+  });
+}
+
+/** Once it may be cranked, what was made safe for the work is so no more. */
+function engineReady(state: JobState): boolean {
+  return isDone(state, operationId.hold('pre-start'));
+}
+
+/** Whether any attempt has brought the engine to run. */
+export function hasRun({ attempts }: JobState): boolean {
+  return attempts.some(({ result }) => result === 'runs' || result === 'runs-rough');
+}
+
+/** Mass in kg of the powerpack as it hangs now: the lump less what has been taken off it. */
+export function powerpackMassKg(state: JobState): number {
+  const out = partsOut(state);
+  return state.work.plan.map.parts
+    .filter(({ id }) => state.work.lump.has(id) && !out.has(id))
+    .reduce((sum, { massKg }) => sum + (massKg ?? 0), 0);
+}
+
+/** The stop of the journey a job has come to. */
+export function stopOf(state: JobState): Stop {
+  if (state.handedOver) return 'handover';
+  if (unsettled(state, 'strip').length > 0) return state.progress.size === 0 ? 'plan' : 'strip';
+  if (unsettled(state, 'lift').length > 0) return 'lift';
+  const refit = unsettled(state, 'refit');
+  const begun = [...state.work.operations.values()].some(({ id, phase }) => phase === 'refit' && isDone(state, id));
+  if (refit.length > 0) return begun ? 'refit' : 'bench';
+  return unsettled(state, 'first-start').length > 0 ? 'first-start' : 'handover';
+}

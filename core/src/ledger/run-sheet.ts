@@ -1,0 +1,96 @@
+import type { MachineHeight, ThreePointMinutes } from '../connection-map/index.js';
+import { groupedOrder, setupsOf, totalMinutes, type Orderer, type Setup } from '../schedule/index.js';
+import type { Operation, WorkPhase } from '../teardown/index.js';
+import { waitsFor } from './can-apply.js';
+import { isDone, unsettled } from './reading.js';
+import type { JobState } from './state.js';
+
+/** The work that is left, in the order it is proposed. */
+export interface RunSheet {
+  readonly order: readonly Operation[];
+  readonly setups: readonly Setup[];
+  readonly minutes: ThreePointMinutes;
+  readonly heightChanges: number;
+}
+
+/** What to do now: the step in hand, what has to happen to the machine first, and what else could be done meanwhile. */
+export interface NextUp {
+  readonly operation: Operation;
+  /** The machine has to stand at this height first. */
+  readonly moveTo?: MachineHeight;
+  /** Stuck or put off earlier, and come back to because nothing else is left. */
+  readonly comesBack: boolean;
+  /** The ones after it. */
+  readonly then: readonly Operation[];
+}
+
+const PHASES: readonly WorkPhase[] = ['strip', 'lift', 'refit', 'first-start', 'handover'];
+
+/** Orders what is left of a job, from where the crew and the machine stand now. `phases` narrows it to some stops. */
+export function runSheet(
+  state: JobState,
+  phases: readonly WorkPhase[] = PHASES,
+  orderer: Orderer = groupedOrder,
+): RunSheet {
+  const order = PHASES.filter((phase) => phases.includes(phase)).reduce<{
+    operations: readonly Operation[];
+    height: MachineHeight;
+  }>(
+    ({ operations, height }, phase) => {
+      const more = orderer({
+        operations: unsettled(state, phase),
+        graph: state.work,
+        height,
+        later: putOff(state),
+        ...lastStation(state, operations),
+      });
+      return { operations: [...operations, ...more], height: more.findLast((step) => step.height !== 'either')?.height as MachineHeight | undefined ?? height };
+    },
+    { operations: [], height: state.height },
+  ).operations;
+  const setups = setupsOf(order, state.height);
+  return {
+    order,
+    setups,
+    minutes: totalMinutes(order),
+    heightChanges: setups.filter(({ moveMachine }) => moveMachine).length,
+  };
+}
+
+function putOff(state: JobState): ReadonlySet<string> {
+  return new Set([...state.progress].filter(([, { is }]) => is !== 'done').map(([id]) => id));
+}
+
+/** Where the crew stands: at the last step planned, or else the last one done. */
+function lastStation(state: JobState, planned: readonly Operation[]): { station?: Operation['station'] } {
+  const plannedLast = planned.at(-1);
+  if (plannedLast) return { station: plannedLast.station };
+  const done = state.entries.findLast(
+    (entry) => entry.kind === 'operation-done' && isDone(state, entry.operation),
+  );
+  const operation = done?.kind === 'operation-done' ? state.work.operations.get(done.operation) : undefined;
+  return operation ? { station: operation.station } : {};
+}
+
+/** The step in hand of `phases`, or undefined when none is left or none of them can begin yet. */
+export function nextUp(state: JobState, phases: readonly WorkPhase[] = PHASES): NextUp | undefined {
+  const { order } = runSheet(state, phases);
+  const index = order.findIndex((operation) => waitsFor(state, operation).length === 0);
+  const operation = order[index];
+  if (!operation) return undefined;
+  const { height } = operation;
+  return {
+    operation,
+    comesBack: state.progress.has(operation.id),
+    then: order.slice(index + 1, index + 4),
+    ...(height !== 'either' && height !== state.height ? { moveTo: height } : {}),
+  };
+}
+
+/** Every step of `phases` that could be done now at this machine height, the step in hand among them. */
+export function possibleNow(state: JobState, phases: readonly WorkPhase[] = PHASES): readonly Operation[] {
+  return runSheet(state, phases).order.filter(
+    (operation) =>
+      (operation.height === 'either' || operation.height === state.height) && waitsFor(state, operation).length === 0,
+  );
+}

@@ -1,0 +1,103 @@
+import type {
+  CircuitId,
+  ConditionId,
+  Connection,
+  ConnectionId,
+  ConnectionKind,
+  HoldPointId,
+  PartId,
+  StepSpec,
+} from '../connection-map/index.js';
+
+export type OperationId = string;
+
+/** The stretch of the journey an operation belongs to. */
+export type WorkPhase = 'strip' | 'lift' | 'refit' | 'first-start' | 'handover';
+
+export type OperationKind =
+  | 'make-safe'
+  | 'support'
+  | 'drain'
+  | 'disconnect'
+  | 'remove'
+  | 'hold-point'
+  | 'lift'
+  | 'lower'
+  | 'fit'
+  | 'start-by-hand'
+  | 'connect'
+  | 'torque'
+  | 'fill'
+  | 'release'
+  | 'check';
+
+/** One step of work, and what it acts on. */
+export interface Operation extends StepSpec {
+  readonly id: OperationId;
+  readonly phase: WorkPhase;
+  readonly kind: OperationKind;
+  readonly connection?: ConnectionId;
+  readonly part?: PartId;
+  readonly condition?: ConditionId;
+  readonly circuit?: CircuitId;
+  readonly holdPoint?: HoldPointId;
+  /** Only once the engine has run. */
+  readonly needsRunning?: boolean;
+}
+
+export type ReasonKind = 'access' | 'condition' | 'safety' | 'load path' | 'hold point' | 'part' | 'sequence';
+
+/** Why one operation comes before another, in the crew's words. */
+export interface Reason {
+  readonly kind: ReasonKind;
+  readonly words: string;
+}
+
+/** `before` has to be done before `after`, because of `reason`. */
+export interface Precedence {
+  readonly before: OperationId;
+  readonly after: OperationId;
+  readonly reason: Reason;
+}
+
+/** How each operation is named, so that teardown, refit and ledger speak of the same one. */
+export const operationId = {
+  open: (connection: ConnectionId): OperationId => `open:${connection}`,
+  remove: (part: PartId): OperationId => `remove:${part}`,
+  establish: (condition: ConditionId): OperationId => `make:${condition}`,
+  drain: (circuit: CircuitId): OperationId => `drain:${circuit}`,
+  hold: (holdPoint: HoldPointId): OperationId => `hold:${holdPoint}`,
+  lift: (step: string): OperationId => `lift:${step}`,
+  lower: (step: string): OperationId => `lower:${step}`,
+  fit: (part: PartId): OperationId => `fit:${part}`,
+  start: (connection: ConnectionId): OperationId => `start:${connection}`,
+  close: (connection: ConnectionId): OperationId => `close:${connection}`,
+  torque: (connection: ConnectionId): OperationId => `torque:${connection}`,
+  fill: (circuit: CircuitId): OperationId => `fill:${circuit}`,
+  release: (condition: ConditionId): OperationId => `release:${condition}`,
+  check: (step: string): OperationId => `check:${step}`,
+} as const;
+
+const VERBS: Readonly<Record<ConnectionKind, { readonly open: string; readonly close: string }>> = {
+  bolted: { open: 'Unbolt', close: 'Bolt up' },
+  plug: { open: 'Unplug', close: 'Plug in' },
+  hose: { open: 'Pull off', close: 'Push on and clamp' },
+  pipe: { open: 'Undo', close: 'Connect' },
+  cable: { open: 'Unhook', close: 'Hook up' },
+  ground: { open: 'Unbolt', close: 'Bolt on bright metal' },
+  linkage: { open: 'Disconnect', close: 'Connect' },
+  shaft: { open: 'Part', close: 'Join' },
+  clip: { open: 'Unclip', close: 'Clip in' },
+  strap: { open: 'Undo', close: 'Do up' },
+  clamp: { open: 'Loosen', close: 'Clamp' },
+};
+
+/** What a person is told to do to open `connection`. */
+export function openingTitle({ kind, name }: Connection): string {
+  return `${VERBS[kind].open} ${name}`;
+}
+
+/** What a person is told to do to close `connection` again. */
+export function closingTitle({ kind, name }: Connection): string {
+  return `${VERBS[kind].close} ${name}`;
+}

@@ -1,0 +1,67 @@
+import type { OperationId, Precedence } from './operation.js';
+
+/** Precedence edges as adjacency, in both directions. */
+export interface PrecedenceGraph {
+  readonly into: ReadonlyMap<OperationId, readonly Precedence[]>;
+  readonly outOf: ReadonlyMap<OperationId, readonly Precedence[]>;
+}
+
+/** `edges` looked up by either end. */
+export function precedenceGraph(edges: readonly Precedence[]): PrecedenceGraph {
+  const into = new Map<OperationId, Precedence[]>();
+  const outOf = new Map<OperationId, Precedence[]>();
+  const add = (index: Map<OperationId, Precedence[]>, id: OperationId, edge: Precedence) => {
+    const list = index.get(id);
+    if (list) list.push(edge);
+    else index.set(id, [edge]);
+  };
+  for (const edge of edges) {
+    add(into, edge.after, edge);
+    add(outOf, edge.before, edge);
+  }
+  return { into, outOf };
+}
+
+/** Everything that has to wait, directly or not, for `from`; `from` itself is not among them. */
+export function descendantsOf(from: OperationId, { outOf }: PrecedenceGraph): ReadonlySet<OperationId> {
+  return walk(from, (id) => (outOf.get(id) ?? []).map(({ after }) => after));
+}
+
+/** Everything that `from` has to wait for, directly or not; `from` itself is not among them. */
+export function ancestorsOf(from: OperationId, { into }: PrecedenceGraph): ReadonlySet<OperationId> {
+  return walk(from, (id) => (into.get(id) ?? []).map(({ before }) => before));
+}
+
+function walk(from: OperationId, next: (id: OperationId) => readonly OperationId[]): ReadonlySet<OperationId> {
+  const seen = new Set<OperationId>();
+  const waiting = [...next(from)];
+  for (let id = waiting.pop(); id !== undefined; id = waiting.pop()) {
+    if (seen.has(id)) continue;
+    seen.add(id);
+    waiting.push(...next(id));
+  }
+  return seen;
+}
+
+/** Operations that wait for each other in a ring, in order, or undefined where there is no ring. */
+export function findLoop(ids: Iterable<OperationId>, { outOf }: PrecedenceGraph): readonly OperationId[] | undefined {
+  const state = new Map<OperationId, 'on the way' | 'clear'>();
+  for (const root of ids) {
+    if (state.has(root)) continue;
+    const path: { id: OperationId; edge: number }[] = [{ id: root, edge: 0 }];
+    state.set(root, 'on the way');
+    for (let top = path.at(-1); top; top = path.at(-1)) {
+      const next = outOf.get(top.id)?.[top.edge++]?.after;
+      if (next === undefined) {
+        state.set(top.id, 'clear');
+        path.pop();
+      } else if (state.get(next) === 'on the way') {
+        return path.slice(path.findIndex(({ id }) => id === next)).map(({ id }) => id);
+      } else if (!state.has(next)) {
+        state.set(next, 'on the way');
+        path.push({ id: next, edge: 0 });
+      }
+    }
+  }
+  return undefined;
+}

@@ -1,0 +1,69 @@
+/**
+ * The whole work of one job as one graph: the way out and the way back together, so that ledger, schedule and screens
+ * all ask the same question of the same edges. Built once for a plan and again when a connection is found.
+ */
+import { crossing, type Connection, type ConnectionId, type JobPlan, type PartId } from '../connection-map/index.js';
+import { refitOf, type Refit } from '../refit/index.js';
+import {
+  precedenceGraph,
+  refuseLoops,
+  teardownOf,
+  type Operation,
+  type OperationId,
+  type Precedence,
+  type PrecedenceGraph,
+  type Teardown,
+} from '../teardown/index.js';
+
+export interface Work extends PrecedenceGraph {
+  readonly plan: JobPlan;
+  readonly operations: ReadonlyMap<OperationId, Operation>;
+  readonly precedence: readonly Precedence[];
+  readonly connections: ReadonlyMap<ConnectionId, Connection>;
+  /** Parts that leave as one lump. */
+  readonly lump: ReadonlySet<PartId>;
+  /** Connections with one end in the lump. */
+  readonly boundary: readonly Connection[];
+  /** Why each operation of the way out is in the plan. */
+  readonly because: ReadonlyMap<OperationId, string>;
+}
+
+/**
+ * All work of `plan`, with the connections `found` while working laid onto its map. Throws `MapError` and
+ * `CyclicMapError` as the teardown does.
+ */
+export function workOf(plan: JobPlan, found: readonly Connection[] = []): Work {
+  const whole: JobPlan = {
+    ...plan,
+    map: { ...plan.map, connections: [...plan.map.connections, ...found] },
+  };
+  const teardown = teardownOf(whole);
+  const refit = refitOf(whole, teardown);
+  const operations = [...teardown.operations, ...refit.operations];
+  const precedence = [...teardown.precedence, ...refit.precedence, ...afterTheLift(teardown, refit)];
+  refuseLoops(operations, precedence, whole.map);
+  return {
+    plan: whole,
+    operations: new Map(operations.map((operation) => [operation.id, operation])),
+    precedence,
+    ...precedenceGraph(precedence),
+    connections: new Map(whole.map.connections.map((connection) => [connection.id, connection])),
+    lump: teardown.lump,
+    boundary: crossing(whole.map.connections, teardown.lump),
+    because: teardown.because,
+  };
+}
+
+/** Whatever may begin the way back waits until the powerpack is out and set down. */
+function afterTheLift(teardown: Teardown, refit: Refit): readonly Precedence[] {
+  const out = teardown.operations.filter(({ phase }) => phase === 'lift').at(-1);
+  if (!out) return [];
+  const waiting = new Set(refit.precedence.map(({ after }) => after));
+  return refit.operations
+    .filter(({ id }) => !waiting.has(id))
+    .map(({ id }) => ({
+      before: out.id,
+      after: id,
+      reason: { kind: 'sequence', words: 'It goes back once the powerpack has been out.' },
+    }));
+}
