@@ -8,7 +8,7 @@ import { extend, startOf } from './fold.js';
 import { asFound } from './found.js';
 import { gateOf } from './gates.js';
 import { openItems } from './open-items.js';
-import { conditionsInForce, hasRun, holding, isDone, isOpen, isSettled } from './reading.js';
+import { carrying, hasRun, heightNeeded, holding, isDone, isOpen, isSettled } from './reading.js';
 import type { JobState } from './state.js';
 
 /** Why an entry may not be written now, in words for the person who tried. `because` names the kind of reason. */
@@ -156,11 +156,12 @@ function mayBeDone(state: JobState, operation: Operation): readonly Refusal[] {
   if (operation.kind === 'hold-point') return refuse('gate', 'A hold point is signed, not ticked off.');
   if (isSettled(state, operation)) return refuse('twice', `“${operation.title}” is finished already.`);
   const refusals = [...waitsFor(state, operation)];
-  if (operation.height !== 'either' && operation.height !== state.height)
+  const height = heightNeeded(state, operation);
+  if (height)
     refusals.push({
       because: 'height',
       words:
-        operation.height === 'raised'
+        height === 'raised'
           ? 'The machine stands on the ground. Raise it onto stands first.'
           : 'The machine is raised. Let it down onto its wheels first.',
     });
@@ -187,9 +188,9 @@ function maySkip(state: JobState, operation: Operation, mode: 'later' | 'not-her
 function mayMove(state: JobState, height: JobState['height']): readonly Refusal[] {
   if (height === state.height)
     return refuse('twice', height === 'raised' ? 'It stands raised already.' : 'It stands on the ground already.');
-  const carrying = conditionsInForce(state).filter(({ takesLoad }) => takesLoad);
-  return carrying.length > 0
-    ? refuse('sense', `${carrying.map(({ name }) => name).join(' and ')}: the machine is not moved while that carries the weight.`)
+  const load = carrying(state);
+  return load.length > 0
+    ? refuse('sense', `${load.map(({ name }) => name).join(' and ')}: the machine is not moved while that carries the weight.`)
     : NOTHING;
 }
 

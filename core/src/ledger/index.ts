@@ -14,6 +14,7 @@ export {
   STOPS,
   conditionsInForce,
   hasRun,
+  heightNeeded,
   holding,
   isDone,
   isOpen,

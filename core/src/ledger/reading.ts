@@ -1,4 +1,4 @@
-import { lumpOf, reachable, type Condition, type Connection, type PartId } from '../connection-map/index.js';
+import { lumpOf, reachable, type Condition, type Connection, type MachineHeight, type PartId } from '../connection-map/index.js';
 import { operationId, type Operation, type OperationId, type WorkPhase } from '../teardown/index.js';
 import type { JobState } from './state.js';
 
@@ -101,6 +101,20 @@ export function conditionsInForce(state: JobState): readonly Condition[] {
     if (!isDone(state, operationId.establish(id)) || isDone(state, operationId.release(id))) return false;
     return takesLoad ? !setDown || lowering : !engineReady(state);
   });
+}
+
+/**
+ * The height the machine has to be moved to before `operation`, or undefined where it can be done as it stands. While
+ * hoist or jack carries the weight the machine is not moved, and what is left is reached as it stands.
+ */
+export function heightNeeded(state: JobState, { height }: Operation): MachineHeight | undefined {
+  if (height === 'either' || height === state.height) return undefined;
+  return carrying(state).length > 0 ? undefined : height;
+}
+
+/** Conditions in force that carry the powerpack's weight. */
+export function carrying(state: JobState): readonly Condition[] {
+  return conditionsInForce(state).filter(({ takesLoad }) => takesLoad);
 }
 
 /** Once it may be cranked, what was made safe for the work is so no more. */

@@ -2,7 +2,7 @@ import type { MachineHeight, ThreePointMinutes } from '../connection-map/index.j
 import { groupedOrder, setupsOf, totalMinutes, type Orderer, type Setup } from '../schedule/index.js';
 import type { Operation, WorkPhase } from '../teardown/index.js';
 import { waitsFor } from './can-apply.js';
-import { isDone, unsettled } from './reading.js';
+import { heightNeeded, isDone, unsettled } from './reading.js';
 import type { JobState } from './state.js';
 
 /** The work that is left, in the order it is proposed. */
@@ -78,19 +78,18 @@ export function nextUp(state: JobState, phases: readonly WorkPhase[] = PHASES): 
   const index = order.findIndex((operation) => waitsFor(state, operation).length === 0);
   const operation = order[index];
   if (!operation) return undefined;
-  const { height } = operation;
+  const moveTo = heightNeeded(state, operation);
   return {
     operation,
     comesBack: state.progress.has(operation.id),
     then: order.slice(index + 1, index + 4),
-    ...(height !== 'either' && height !== state.height ? { moveTo: height } : {}),
+    ...(moveTo ? { moveTo } : {}),
   };
 }
 
 /** Every step of `phases` that could be done now at this machine height, the step in hand among them. */
 export function possibleNow(state: JobState, phases: readonly WorkPhase[] = PHASES): readonly Operation[] {
   return runSheet(state, phases).order.filter(
-    (operation) =>
-      (operation.height === 'either' || operation.height === state.height) && waitsFor(state, operation).length === 0,
+    (operation) => heightNeeded(state, operation) === undefined && waitsFor(state, operation).length === 0,
   );
 }

@@ -210,12 +210,17 @@ function reversedEdges(
     if (teardown.drained.has(id))
       wayBack.set(operationId.drain(id), { first: operationId.fill(id), last: operationId.fill(id) });
 
+  const mounts = new Set(
+    map.connections.filter(({ carriesLoad }) => carriesLoad).map(({ id }) => operationId.open(id)),
+  );
   const title = new Map(teardown.operations.map((operation) => [operation.id, operation.title]));
   return teardown.precedence.flatMap(({ before, after, reason }): Precedence[] => {
     const then = wayBack.get(before);
     const first = wayBack.get(after);
     if (!then || !first || !['access', 'condition', 'part'].includes(reason.kind)) return [];
-    return [{ before: first.last, after: then.first, reason: { kind: reason.kind, words: turned(before, reason) } }];
+    // Mounts are tightened together, so between two of them only the starting by hand is turned round.
+    const bothMounts = mounts.has(before) && mounts.has(after);
+    return [{ before: bothMounts ? first.first : first.last, after: then.first, reason: { kind: reason.kind, words: turned(before, reason) } }];
   });
 
   function turned(before: OperationId, reason: Reason): string {

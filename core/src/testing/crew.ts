@@ -1,0 +1,82 @@
+import {
+  canApply,
+  extend,
+  gateOf,
+  nextUp,
+  openItems,
+  type EntryBody,
+  type JobState,
+  type LedgerEntry,
+} from '../ledger/index.js';
+import { torqueFromNm } from '../units/index.js';
+import { wrenchFor } from '../torque/index.js';
+
+/** A clock and an id maker for entries, a minute and a number apart. */
+export function recorder(by = 'Ines', startsAt = '2026-03-02T07:00:00.000Z') {
+  let written = 0;
+  return (body: EntryBody): LedgerEntry => {
+    written += 1;
+    return {
+      id: `entry-${String(written).padStart(6, '0')}`,
+      at: new Date(Date.parse(startsAt) + written * 60_000).toISOString(),
+      by,
+      ...body,
+    } as LedgerEntry;
+  };
+}
+
+/** Writes one entry, or throws with the reasons it was refused. */
+export function write(state: JobState, entry: LedgerEntry): JobState {
+  const refusals = canApply(state, entry);
+  if (refusals.length > 0) throw new Error(refusals.map(({ words }) => words).join(' '));
+  return extend(state, [entry]);
+}
+
+/** What a careful crew records for the step in hand: the machine moved, the torque read, the gate signed. */
+export function entriesForNext(state: JobState): readonly EntryBody[] {
+  const next = nextUp(state);
+  if (!next) return [];
+  const { operation, moveTo } = next;
+  const bodies: EntryBody[] = moveTo ? [{ kind: 'height-set', height: moveTo }] : [];
+  if (operation.holdPoint) {
+    const { holdPoint } = gateOf(state, operation.holdPoint);
+    return [
+      ...bodies,
+      { kind: 'hold-point-signed', holdPoint: holdPoint.id, confirmed: holdPoint.confirmations.map(({ id }) => id) },
+    ];
+  }
+  if (operation.kind === 'torque' && operation.connection) {
+    const targetNm = state.work.connections.get(operation.connection)?.refit.torque?.targetNm ?? 0;
+    bodies.push({
+      kind: 'torque-read',
+      connection: operation.connection,
+      wrench: wrenchFor(targetNm)?.id ?? '',
+      read: { value: torqueFromNm(targetNm, 'lbf·ft'), unit: 'lbf·ft' },
+    });
+  }
+  return [...bodies, { kind: 'operation-done', operation: operation.id }];
+}
+
+/** Works a job on until `until` says stop, starting the engine when it is time, and returns every entry written. */
+export function workOn(
+  start: JobState,
+  record: (body: EntryBody) => LedgerEntry,
+  until: (state: JobState) => boolean = () => false,
+): { readonly state: JobState; readonly entries: readonly LedgerEntry[] } {
+  const entries: LedgerEntry[] = [];
+  let state = start;
+  const put = (body: EntryBody) => {
+    const entry = record(body);
+    state = write(state, entry);
+    entries.push(entry);
+  };
+  while (!until(state)) {
+    const bodies = entriesForNext(state);
+    if (bodies.length > 0) bodies.forEach(put);
+    else if (state.attempts.length === 0)
+      put({ kind: 'start-attempted', voltsBefore: 12.6, voltsLowest: 10.4, crankSeconds: 6, result: 'runs' });
+    else if (!state.handedOver) put({ kind: 'handed-over', openItems: openItems(state).length });
+    else break;
+  }
+  return { state, entries };
+}

@@ -1,0 +1,21 @@
+const swc = ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } }];
+
+/** One of ours read from its source, so that tests never see a stale build. */
+const ours = {
+  '^(\\.{1,2}/.*)\\.js$': '$1',
+  '^@brisk/core/(.*)$': '<rootDir>/../core/src/$1/index.ts',
+  '^@brisk/contracts/(.*)$': '<rootDir>/../contracts/src/$1.ts',
+};
+
+const node = (name) => ({
+  displayName: name,
+  rootDir: name,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+  transform: { '^.+\\.ts$': swc },
+  moduleNameMapper: ours,
+});
+
+export default {
+  projects: [node('core'), node('contracts'), node('server'), '<rootDir>/web/jest.config.mjs'],
+};
