@@ -14,9 +14,9 @@ export interface TorqueWrench {
 /** The wrenches every job starts with; the range is what is printed on the tool. */
 export const SHOP_WRENCHES: readonly TorqueWrench[] = [
   { id: 'screwdriver', name: 'Torque screwdriver, 1–6 N·m', lowestNm: 1, highestNm: 6 },
-  { id: 'quarter', name: '¼ in, 2–25 N·m', lowestNm: 2, highestNm: 25 },
-  { id: 'three-eighths', name: '⅜ in, 10–110 N·m', lowestNm: 10, highestNm: 110 },
-  { id: 'half', name: '½ in, 40–330 N·m', lowestNm: 40, highestNm: 330 },
+  { id: 'quarter', name: '1/4 in, 2–25 N·m', lowestNm: 2, highestNm: 25 },
+  { id: 'three-eighths', name: '3/8 in, 10–110 N·m', lowestNm: 10, highestNm: 110 },
+  { id: 'half', name: '1/2 in, 40–330 N·m', lowestNm: 40, highestNm: 330 },
 ];
 
 export type TorqueVerdict = 'within' | 'under' | 'over' | 'tool-out-of-range';

@@ -1,0 +1,37 @@
+import type { LedgerEntry } from '@brisk/core/ledger';
+import { type Schema } from 'yup';
+import { entrySchema } from './entry.js';
+import { count, list, LONGEST, oneOf, record, time } from './fields.js';
+import { jobSchema, type Job } from './job.js';
+
+export const BUNDLE_FORMAT = 'brisk-ledger-job';
+export const BUNDLE_VERSION = 1;
+
+/** One job in one file: its plan, its ledger, and how long that ledger is, so that a file cut short is noticed. */
+export interface Bundle {
+  readonly format: typeof BUNDLE_FORMAT;
+  readonly version: typeof BUNDLE_VERSION;
+  readonly exportedAt: string;
+  readonly job: Job;
+  readonly ledgerLength: number;
+  readonly ledger: readonly LedgerEntry[];
+}
+
+export const bundleSchema = record({
+  format: oneOf([BUNDLE_FORMAT] as const),
+  version: count(BUNDLE_VERSION, BUNDLE_VERSION),
+  exportedAt: time(),
+  job: jobSchema as Schema<Job>,
+  ledgerLength: count(LONGEST.ledger),
+  ledger: list(entrySchema, LONGEST.ledger),
+}) as unknown as Schema<Bundle>;
+
+/** Why something that is not even shaped like one of our bundles is refused, or undefined when it may be one. */
+export function notOurBundle(value: unknown): string | undefined {
+  if (typeof value !== 'object' || value === null || !('format' in value) || value.format !== BUNDLE_FORMAT)
+    return 'This file is not a job bundle of ours.';
+  const version = 'version' in value ? value.version : undefined;
+  if (typeof version === 'number' && version > BUNDLE_VERSION)
+    return `This bundle is of version ${version}; this Brisk Ledger reads up to version ${BUNDLE_VERSION}. Update it first.`;
+  return undefined;
+}

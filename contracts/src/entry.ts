@@ -1,0 +1,86 @@
+import { CONNECTION_KINDS, HOLD_POINTS, STATIONS, STEP_HEIGHTS } from '@brisk/core/connection-map';
+import { ISSUE_SORTS, START_RESULTS } from '@brisk/core/first-start';
+import { SKIP_MODES, TROUBLES, type EntryKind, type LedgerEntry } from '@brisk/core/ledger';
+import { TORQUE_UNITS } from '@brisk/core/units';
+import { boolean, lazy, number, string, tuple, type ObjectShape, type Schema } from 'yup';
+import { amount, count, id, list, name, oneOf, optionalText, record, text, time, uuid } from './fields.js';
+
+const entry = <Kind extends EntryKind, Shape extends ObjectShape>(kind: Kind, shape: Shape) =>
+  record({ id: uuid(), at: time(), by: name(), kind: oneOf([kind] as const), ...shape });
+
+const optionalId = () => string().matches(/^[\w.:-]+$/).max(80).optional();
+
+/** What each kind of ledger entry has to hold, by kind. */
+export const ENTRY_SCHEMAS = {
+  'operation-done': entry('operation-done', { operation: id() }),
+  'operation-skipped': entry('operation-skipped', { operation: id(), mode: oneOf(SKIP_MODES), reason: text() }),
+  'operation-stuck': entry('operation-stuck', {
+    operation: id(),
+    trouble: oneOf(TROUBLES),
+    tried: text(),
+    minutesLost: amount(10_000),
+  }),
+  'height-set': entry('height-set', { height: oneOf(['ground', 'raised'] as const) }),
+  'fasteners-counted': entry('fasteners-counted', {
+    connection: id(),
+    direction: oneOf(['out', 'in'] as const),
+    count: count(1_000),
+    bag: number().integer().min(1).max(100_000).optional(),
+    note: optionalText(),
+  }),
+  tagged: entry('tagged', { connection: id(), tag: count(100_000, 1) }),
+  'connection-found': entry('connection-found', {
+    connection: record({
+      id: id(),
+      name: name(),
+      kind: oneOf(CONNECTION_KINDS),
+      between: tuple([id(), id()]).required(),
+      station: oneOf(STATIONS),
+      height: oneOf(STEP_HEIGHTS),
+    }),
+    alreadyOpen: boolean().required(),
+  }),
+  'left-on-purpose': entry('left-on-purpose', { connection: id(), reason: text() }),
+  'hold-point-signed': entry('hold-point-signed', { holdPoint: oneOf(HOLD_POINTS), confirmed: list(id(), 40) }),
+  'torque-read': entry('torque-read', {
+    connection: id(),
+    wrench: id(),
+    read: record({ value: number().moreThan(0).max(100_000).required(), unit: oneOf(TORQUE_UNITS) }),
+  }),
+  'torque-accepted': entry('torque-accepted', { connection: id(), reason: text() }),
+  'fluid-measured': entry('fluid-measured', {
+    circuit: id(),
+    direction: oneOf(['out', 'in'] as const),
+    litres: amount(1_000),
+  }),
+  noted: entry('noted', { text: text(), operation: optionalId() }),
+  'part-needed': entry('part-needed', { need: uuid(), name: name(), quantity: count(10_000, 1), reason: text() }),
+  'part-arrived': entry('part-arrived', { need: uuid() }),
+  'start-attempted': entry('start-attempted', {
+    voltsBefore: amount(36),
+    voltsLowest: amount(36),
+    crankSeconds: amount(120),
+    result: oneOf(START_RESULTS),
+    note: optionalText(),
+  }),
+  'issue-opened': entry('issue-opened', {
+    issue: uuid(),
+    title: name(),
+    sort: oneOf(ISSUE_SORTS),
+    connection: optionalId(),
+  }),
+  'issue-sorted': entry('issue-sorted', { issue: uuid(), sort: oneOf(ISSUE_SORTS) }),
+  'issue-closed': entry('issue-closed', { issue: uuid(), how: text() }),
+  'handed-over': entry('handed-over', { openItems: count(100_000), note: optionalText() }),
+  corrected: entry('corrected', { corrects: uuid(), reason: text() }),
+} as const satisfies Record<EntryKind, Schema>;
+
+const unknownKind = record({ id: uuid(), at: time(), by: name(), kind: oneOf(Object.keys(ENTRY_SCHEMAS)) });
+
+/** Any ledger entry, held against the schema of its own kind. */
+export const entrySchema = lazy((value: unknown) => {
+  const kind = typeof value === 'object' && value !== null && 'kind' in value ? value.kind : undefined;
+  return typeof kind === 'string' && Object.hasOwn(ENTRY_SCHEMAS, kind)
+    ? ENTRY_SCHEMAS[kind as EntryKind]
+    : unknownKind;
+}) as unknown as Schema<LedgerEntry>;

@@ -1,0 +1,52 @@
+import { ValidationError, type Schema } from 'yup';
+
+/** What an error is, for programs; `detail` says it for people. Problem details of RFC 9457. */
+export const PROBLEMS = [
+  'bad-input',
+  'not-json',
+  'too-large',
+  'not-found',
+  'stale-position',
+  'id-used',
+  'refused',
+  'exists',
+  'not-allowed',
+  'unavailable',
+  'internal',
+] as const;
+export type ProblemKind = (typeof PROBLEMS)[number];
+
+/** One field at fault and why. */
+export interface FieldError {
+  readonly field: string;
+  readonly words: string;
+}
+
+export interface Problem {
+  readonly type: `urn:brisk-ledger:${ProblemKind}`;
+  readonly title: string;
+  readonly status: number;
+  readonly detail: string;
+  readonly errors?: readonly FieldError[];
+  /** With `stale-position`: where the ledger stands. */
+  readonly position?: number;
+}
+
+/** A value that fits, or every field at fault. */
+export type Checked<T> = { readonly value: T } | { readonly errors: readonly FieldError[] };
+
+/** Holds `value` against `schema` without changing it, so that "7" is not taken for 7. */
+export function check<T>(schema: Schema<T>, value: unknown): Checked<T> {
+  try {
+    return { value: schema.validateSync(value, { strict: true, abortEarly: false }) };
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    const found = error.inner.length > 0 ? error.inner : [error];
+    return {
+      errors: found.slice(0, 20).map(({ path, message }) => ({
+        field: path ?? '',
+        words: message.charAt(0).toUpperCase() + message.slice(1),
+      })),
+    };
+  }
+}

@@ -1,0 +1,51 @@
+import compression from 'compression';
+import express, { type Express } from 'express';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { OpenDatabase } from './database/open.js';
+import { openApiDocument } from './http/openapi.js';
+import { answerProblem, nothingHere, ProblemError } from './http/problem.js';
+import { security } from './http/security.js';
+import { webFiles } from './http/web-files.js';
+import { JobStore } from './jobs/job-store.js';
+import { jobRoutes } from './jobs/routes.js';
+
+/** What the application works with; the clock is passed in. */
+export interface AppParts {
+  readonly database: OpenDatabase;
+  readonly logger: Logger;
+  readonly host: string;
+  readonly webFolder: string;
+  readonly now: () => Date;
+  /** Turns true when the server is about to stop; nothing new is taken on from then. */
+  readonly closing: () => boolean;
+}
+
+/** The whole HTTP application: security first, then the API, then the web files. */
+export function appOf({ database, logger, host, webFolder, now, closing }: AppParts): Express {
+  const app = express();
+  const document = openApiDocument();
+  app.disable('x-powered-by');
+  app.set('query parser', 'simple');
+  app.use(pinoHttp({ logger, customLogLevel: () => 'debug' }));
+  app.use(...security(host));
+  app.use(compression());
+  app.use('/api', (_request, response, next) => {
+    response.setHeader('cache-control', 'no-store');
+    if (closing()) throw new ProblemError('unavailable', 'Brisk Ledger is being stopped. What you wrote is kept; try again in a moment.');
+    next();
+  });
+  app.get('/api/health', async (_request, response) => {
+    await database.orm.em.getConnection().execute('select 1');
+    response.json({ status: 'works', at: now().toISOString() });
+  });
+  app.get('/api/openapi.json', (_request, response) => {
+    response.json(document);
+  });
+  app.use('/api', jobRoutes(new JobStore(database, now), now));
+  app.use('/api', nothingHere);
+  app.use(webFiles(webFolder));
+  app.use(nothingHere);
+  app.use(answerProblem);
+  return app;
+}

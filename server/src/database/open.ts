@@ -1,0 +1,55 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { LibSqlDriver, MikroORM, type SqlEntityManager } from '@mikro-orm/libsql';
+import { Migrator } from '@mikro-orm/migrations';
+import { lockFolder } from './instance-lock.js';
+import { JobsAndLedger } from './migrations/2026-11-23-jobs-and-ledger.js';
+import { EntryRows, JobRows } from './rows.js';
+
+/** The shop’s data, open and brought up to the present schema. */
+export interface OpenDatabase {
+  readonly orm: MikroORM;
+  /** A fresh unit of work. */
+  readonly fork: () => SqlEntityManager;
+  readonly close: () => Promise<void>;
+}
+
+/** Name of the database file within the data folder. */
+export const DATABASE_FILE = 'brisk-ledger.db';
+
+/**
+ * Opens the database in `folder`, making folder and schema where they are missing. Every commit is on the disk before
+ * it is answered (WAL with `synchronous = FULL`). Throws `DataInUseError` where another process has it open.
+ */
+export async function openDatabase(folder: string): Promise<OpenDatabase> {
+  mkdirSync(folder, { recursive: true });
+  const unlock = lockFolder(folder);
+  try {
+    const orm = await MikroORM.init({
+      driver: LibSqlDriver,
+      dbName: join(folder, DATABASE_FILE),
+      entities: [JobRows, EntryRows],
+      extensions: [Migrator],
+      migrations: {
+        migrationsList: [{ name: '2026-11-23-jobs-and-ledger', class: JobsAndLedger }],
+        snapshot: false,
+        silent: true,
+      },
+    });
+    const connection = orm.em.getConnection();
+    await connection.execute('pragma journal_mode = wal');
+    await connection.execute('pragma synchronous = full');
+    await orm.getMigrator().up();
+    return {
+      orm,
+      fork: () => orm.em.fork(),
+      close: async () => {
+        await orm.close(true);
+        unlock();
+      },
+    };
+  } catch (error) {
+    unlock();
+    throw error;
+  }
+}

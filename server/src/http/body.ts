@@ -1,0 +1,27 @@
+import { check } from '@brisk/contracts/problem';
+import express, { type Request, type RequestHandler } from 'express';
+import type { Schema } from 'yup';
+import { badInput, ProblemError } from './problem.js';
+
+/** Largest request body, but for bundles. */
+export const LARGEST_BODY = '1mb';
+/** Largest bundle taken in. */
+export const LARGEST_BUNDLE = '24mb';
+
+/** Reads a JSON body of at most `limit`; anything of another type is refused. */
+export function jsonBody(limit: string): readonly RequestHandler[] {
+  return [
+    (request, _response, next) => {
+      if (!request.is('application/json'))
+        throw new ProblemError('not-json', 'Send it as JSON, with the content type application/json.');
+      next();
+    },
+    express.json({ limit, strict: true }),
+  ];
+}
+
+/** The body of `request`, held against `schema`. Throws the problem that names each field at fault. */
+export function bodyOf<T>(schema: Schema<T>, request: Request): T {
+  const checked = check(schema, request.body);
+  return 'value' in checked ? checked.value : badInput(checked.errors);
+}

@@ -1,0 +1,150 @@
+import { bundleSchema } from '@brisk/contracts/bundle';
+import { ENTRY_SCHEMAS } from '@brisk/contracts/entry';
+import { jobSchema, newJobSchema } from '@brisk/contracts/job';
+import { PROBLEMS } from '@brisk/contracts/problem';
+import { convertSchema } from '@sodaru/yup-to-json-schema';
+import type { Schema } from 'yup';
+
+type Json = Readonly<Record<string, unknown>>;
+
+const ref = (name: string): Json => ({ $ref: `#/components/schemas/${name}` });
+const jsonOf = (schema: Json): Json => ({ 'application/json': { schema } });
+const answer = (description: string, schema: Json): Json => ({ description, content: jsonOf(schema) });
+const problem = (description: string): Json => ({
+  description,
+  content: { 'application/problem+json': { schema: ref('Problem') } },
+});
+const jobParameter: Json = { name: 'job', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } };
+
+/** A Yup record as JSON Schema; the ledger inside it refers to the entry kinds, which are listed on their own. */
+function converted(schema: Schema, replace: Readonly<Record<string, Json>> = {}): Json {
+  const json = convertSchema(schema as Parameters<typeof convertSchema>[0]) as Json & { properties?: Json };
+  return { ...json, properties: { ...json.properties, ...replace } };
+}
+
+/** The OpenAPI 3.1 document of this server, made from the schemas that hold its input to account. */
+export function openApiDocument(): Json {
+  const entryNames = Object.fromEntries(
+    Object.entries(ENTRY_SCHEMAS).map(([kind, schema]) => [`Entry.${kind}`, converted(schema)]),
+  );
+  const ledger: Json = { type: 'array', items: ref('Entry') };
+  return {
+    openapi: '3.1.0',
+    info: {
+      title: 'Brisk Ledger',
+      version: '1',
+      description: 'Jobs of taking a powerpack out and putting it back, and the ledger of each.',
+      license: { name: 'MIT' },
+    },
+    paths: {
+      '/api/health': {
+        get: { summary: 'Whether the server works', responses: { 200: answer('It works.', { type: 'object' }) } },
+      },
+      '/api/layouts': {
+        get: { summary: 'Layouts to start a job from', responses: { 200: answer('All layouts.', { type: 'array' }) } },
+      },
+      '/api/jobs': {
+        get: { summary: 'Every job as it stands', responses: { 200: answer('All jobs.', { type: 'array' }) } },
+        post: {
+          summary: 'Begin a job; the id is the client’s, and the same job again is answered the same',
+          requestBody: { required: true, content: jsonOf(ref('NewJob')) },
+          responses: {
+            201: answer('The job.', ref('Job')),
+            409: problem('Another job has this id.'),
+            422: problem('Something in it is not right.'),
+          },
+        },
+      },
+      '/api/jobs/{job}': {
+        get: {
+          summary: 'A job with its whole ledger',
+          parameters: [jobParameter],
+          responses: {
+            200: answer('The job.', { type: 'object', properties: { job: ref('Job'), entries: ledger } }),
+            404: problem('No such job.'),
+          },
+        },
+      },
+      '/api/jobs/{job}/ledger': {
+        get: {
+          summary: 'Entries after a position',
+          parameters: [jobParameter, { name: 'after', in: 'query', schema: { type: 'integer', minimum: 0 } }],
+          responses: {
+            200: answer('The entries.', { type: 'object', properties: { entries: ledger } }),
+            404: problem('No such job.'),
+          },
+        },
+        post: {
+          summary: 'Append entries, all or none; entries that stand already are answered as before',
+          parameters: [jobParameter],
+          requestBody: {
+            required: true,
+            content: jsonOf({
+              type: 'object',
+              required: ['expectedPosition', 'entries'],
+              properties: { expectedPosition: { type: 'integer', minimum: 0 }, entries: ledger },
+            }),
+          },
+          responses: {
+            200: answer('Where each entry stands.', { type: 'object' }),
+            409: problem('Somebody wrote meanwhile, or an id is taken.'),
+            413: problem('More than is taken at once.'),
+            422: problem('It may not be written now, or is not right.'),
+          },
+        },
+      },
+      '/api/jobs/{job}/bundle': {
+        get: {
+          summary: 'The job in one file',
+          parameters: [jobParameter],
+          responses: { 200: answer('The bundle.', ref('Bundle')), 404: problem('No such job.') },
+        },
+      },
+      '/api/bundles': {
+        post: {
+          summary: 'Take a job in from a bundle',
+          requestBody: { required: true, content: jsonOf(ref('Bundle')) },
+          responses: {
+            201: answer('The job is here.', { type: 'object' }),
+            400: problem('It cannot be read.'),
+            409: problem('It is here already and differs.'),
+            413: problem('It is too large.'),
+            422: problem('It is not right.'),
+          },
+        },
+      },
+    },
+    components: {
+      schemas: {
+        ...entryNames,
+        Entry: {
+          oneOf: Object.keys(entryNames).map(ref),
+          discriminator: {
+            propertyName: 'kind',
+            mapping: Object.fromEntries(
+              Object.keys(ENTRY_SCHEMAS).map((kind) => [kind, `#/components/schemas/Entry.${kind}`]),
+            ),
+          },
+        },
+        NewJob: converted(newJobSchema),
+        Job: converted(jobSchema),
+        Bundle: converted(bundleSchema, { job: ref('Job'), ledger }),
+        Problem: {
+          type: 'object',
+          required: ['type', 'title', 'status', 'detail'],
+          properties: {
+            type: { enum: PROBLEMS.map((kind) => `urn:brisk-ledger:${kind}`) },
+            title: { type: 'string' },
+            status: { type: 'integer' },
+            detail: { type: 'string' },
+            position: { type: 'integer' },
+            errors: {
+              type: 'array',
+              items: { type: 'object', properties: { field: { type: 'string' }, words: { type: 'string' } } },
+            },
+          },
+        },
+      },
+    },
+  };
+}

@@ -1,0 +1,92 @@
+import type { FieldError, Problem, ProblemKind } from '@brisk/contracts/problem';
+import type { ErrorRequestHandler, RequestHandler } from 'express';
+
+const STATUS: Readonly<Record<ProblemKind, number>> = {
+  'bad-input': 422,
+  'not-json': 400,
+  'too-large': 413,
+  'not-found': 404,
+  'stale-position': 409,
+  'id-used': 409,
+  refused: 422,
+  exists: 409,
+  'not-allowed': 403,
+  unavailable: 503,
+  internal: 500,
+};
+
+const TITLE: Readonly<Record<ProblemKind, string>> = {
+  'bad-input': 'Something in it is not right',
+  'not-json': 'It cannot be read',
+  'too-large': 'It is too large',
+  'not-found': 'It is not here',
+  'stale-position': 'Somebody was quicker',
+  'id-used': 'That id is taken',
+  refused: 'Not now',
+  exists: 'It is here already',
+  'not-allowed': 'Not from there',
+  unavailable: 'Closing down',
+  internal: 'Our fault',
+};
+
+/** An answer that is not the one asked for, with a sentence for the person who asked. */
+export class ProblemError extends Error {
+  override readonly name = 'ProblemError';
+  constructor(
+    readonly kind: ProblemKind,
+    detail: string,
+    readonly more: { readonly errors?: readonly FieldError[]; readonly position?: number } = {},
+  ) {
+    super(detail);
+  }
+
+  toProblem(): Problem {
+    return {
+      type: `urn:brisk-ledger:${this.kind}`,
+      title: TITLE[this.kind],
+      status: STATUS[this.kind],
+      detail: this.message,
+      ...this.more,
+    };
+  }
+}
+
+/** Throws the problem for input with these faults. */
+export function badInput(errors: readonly FieldError[]): never {
+  const [first] = errors;
+  const more = errors.length > 1 ? ` And ${errors.length - 1} more.` : '';
+  throw new ProblemError('bad-input', `${first?.words ?? 'It is not right.'}${more}`, { errors });
+}
+
+export const nothingHere: RequestHandler = ({ path }) => {
+  throw new ProblemError('not-found', `There is nothing at ${path}.`);
+};
+
+/** Turns whatever was thrown into problem details. */
+export const answerProblem: ErrorRequestHandler = (error: unknown, request, response, _next) => {
+  const problem = asProblem(error);
+  if (problem.kind === 'internal') request.log.error({ err: error }, 'request failed');
+  response.status(STATUS[problem.kind]).type('application/problem+json').send(JSON.stringify(problem.toProblem()));
+};
+
+function asProblem(error: unknown): ProblemError {
+  if (error instanceof ProblemError) return error;
+  switch (bodyParserType(error)) {
+    case 'entity.parse.failed':
+      return new ProblemError('not-json', 'The data breaks off or is not JSON. Nothing was written; send it again whole.');
+    case 'entity.too.large':
+      return new ProblemError('too-large', 'That is more than this takes at once. Nothing was written.');
+    case 'encoding.unsupported':
+    case 'charset.unsupported':
+    case 'request.aborted':
+    case 'request.size.invalid':
+      return new ProblemError('not-json', 'The data came in a form that cannot be read. Nothing was written.');
+    default:
+      if (error instanceof URIError) return new ProblemError('not-found', 'That address cannot be read.');
+      return new ProblemError('internal', 'Something went wrong here; nothing was written. Try again, and look at the log if it stays.');
+  }
+}
+
+function bodyParserType(error: unknown): unknown {
+  return typeof error === 'object' && error !== null && 'type' in error ? error.type : undefined;
+}

@@ -1,0 +1,200 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { Bundle } from '@brisk/contracts/bundle';
+import type { Append, Appended, Job, JobWithLedger } from '@brisk/contracts/job';
+import { canApply, extend, foldLedger, replay, startOf, type JobState, type LedgerEntry } from '@brisk/core/ledger';
+import type { OpenDatabase } from '../database/open.js';
+import { EntryRows, JobRows } from '../database/rows.js';
+import { ProblemError } from '../http/problem.js';
+import { oneAtATime } from './one-at-a-time.js';
+
+/** A job in memory: as stored, and folded. Nothing else writes to the file, so it is never out of date. */
+interface LiveJob {
+  readonly job: Job;
+  readonly state: JobState;
+  readonly positions: ReadonlyMap<string, number>;
+}
+
+/** Keeps jobs and their ledgers: one writer at a time for each job, everything on disk before it is answered. */
+export class JobStore {
+  readonly #live = new Map<string, LiveJob>();
+  readonly #inTurn = oneAtATime();
+
+  constructor(
+    private readonly database: OpenDatabase,
+    private readonly now: () => Date,
+  ) {}
+
+  /** Every job, newest first, folded. */
+  async all(): Promise<readonly { readonly job: Job; readonly state: JobState }[]> {
+    const rows = await this.database.fork().find(JobRows, {}, { orderBy: { createdAt: 'desc' }, fields: ['id'] });
+    return Promise.all(rows.map(({ id }) => this.read(id)));
+  }
+
+  /** One job, folded. Throws `not-found`. */
+  async read(id: string): Promise<LiveJob> {
+    return this.#live.get(id) ?? this.#inTurn(id, () => this.load(id));
+  }
+
+  /** One job and the entries after position `after`. Throws `not-found`. */
+  async withLedger(id: string, after = 0): Promise<JobWithLedger> {
+    const { job, state } = await this.read(id);
+    return { job, entries: state.entries.slice(after) };
+  }
+
+  /** Stores a new job. The same job again is answered the same; another under its id is `exists`. */
+  async create(job: Job): Promise<Job> {
+    return this.#inTurn(job.id, async () => {
+      const stored = await this.find(job.id);
+      if (stored) {
+        if (isDeepStrictEqual({ ...stored, createdAt: job.createdAt }, plain(job))) return stored;
+        throw new ProblemError('exists', `There is another job under this id: “${stored.title}”.`);
+      }
+      await this.insert(job, []);
+      return job;
+    });
+  }
+
+  /**
+   * Writes entries after the position the sender knew, all or none. Entries that stand in the ledger already are
+   * answered as before. Throws `stale-position`, `id-used` or `refused`.
+   */
+  async append(id: string, { expectedPosition, entries }: Append): Promise<Appended> {
+    return this.#inTurn(id, async () => {
+      const live = this.#live.get(id) ?? (await this.load(id));
+      const fresh = entries.filter((entry) => !this.isKnown(live, entry));
+      if (new Set(fresh.map((entry) => entry.id)).size < fresh.length)
+        throw new ProblemError('id-used', 'Two of the entries sent have the same id. Nothing was written.');
+      if (fresh.length > 0) {
+        const { position } = live.state;
+        if (expectedPosition !== position)
+          throw new ProblemError(
+            'stale-position',
+            `The ledger stands at ${position}, not ${expectedPosition}: somebody else wrote meanwhile. Nothing was written; fetch what is new and look again.`,
+            { position },
+          );
+        await this.write(live, fresh);
+      }
+      const positions = this.#live.get(id)?.positions;
+      return { written: entries.map((entry) => ({ id: entry.id, position: positions?.get(entry.id) ?? 0 })) };
+    });
+  }
+
+  /**
+   * Takes in a whole job from a bundle, or, where it is here already, whatever of the bundle’s ledger is newer. Throws
+   * `exists` where the two tell different stories, and `refused` where the ledger breaks its own rules.
+   */
+  async takeIn({ job, ledger }: Bundle): Promise<{ readonly job: Job; readonly written: number }> {
+    return this.#inTurn(job.id, async () => {
+      const stored = await this.find(job.id);
+      if (stored) {
+        const live = this.#live.get(job.id) ?? (await this.load(job.id));
+        const shared = Math.min(live.state.position, ledger.length);
+        const same =
+          isDeepStrictEqual(plain(stored), plain(job)) &&
+          isDeepStrictEqual(plain(live.state.entries.slice(0, shared)), plain(ledger.slice(0, shared)));
+        if (!same)
+          throw new ProblemError('exists', `“${stored.title}” is here already and tells a different story. Nothing was changed.`);
+        const newer = ledger.slice(shared);
+        if (newer.length > 0) await this.write(live, newer);
+        return { job: stored, written: newer.length };
+      }
+      const { refused } = replay(startOf(job.plan), ledger);
+      if (refused)
+        throw new ProblemError(
+          'refused',
+          `Entry ${refused.index + 1} of the ledger (${refused.entry.kind}) does not follow from what comes before it: ${refused.refusals[0]?.words ?? ''} Nothing was taken in.`,
+        );
+      await this.insert(job, ledger);
+      return { job, written: ledger.length };
+    });
+  }
+
+  private isKnown({ state, positions }: LiveJob, entry: LedgerEntry): boolean {
+    const position = positions.get(entry.id);
+    if (position === undefined) return false;
+    if (isDeepStrictEqual(plain(state.entries[position - 1]), plain(entry))) return true;
+    throw new ProblemError('id-used', `Entry ${position} has this id and says something else. Nothing was written.`);
+  }
+
+  private async write({ job, state, positions }: LiveJob, entries: readonly LedgerEntry[]): Promise<void> {
+    let reached = state;
+    for (const entry of entries) {
+      const [refusal] = canApply(reached, entry);
+      if (refusal) throw new ProblemError('refused', `${refusal.words} Nothing was written.`);
+      reached = extend(reached, [entry]);
+    }
+    await this.insertEntries(job.id, state.position, entries);
+    const known = new Map(positions);
+    entries.forEach((entry, index) => known.set(entry.id, state.position + index + 1));
+    this.#live.set(job.id, { job, state: reached, positions: known });
+  }
+
+  private async insertEntries(jobId: string, after: number, entries: readonly LedgerEntry[]): Promise<void> {
+    const em = this.database.fork();
+    const taken = await em.findOne(EntryRows, { id: { $in: entries.map(({ id }) => id) } });
+    if (taken) throw new ProblemError('id-used', 'An entry of another job has this id. Nothing was written.');
+    await em.insertMany(EntryRows, this.rowsOf(jobId, after, entries));
+  }
+
+  private async insert(job: Job, ledger: readonly LedgerEntry[]): Promise<void> {
+    await this.database.fork().transactional(async (em) => {
+      await em.insert(JobRows, { id: job.id, createdAt: job.createdAt, document: JSON.stringify(job) });
+      const ids = ledger.map(({ id }) => id);
+      for (let start = 0; start < ledger.length; start += ROWS_AT_ONCE) {
+        const taken = await em.findOne(EntryRows, { id: { $in: ids.slice(start, start + ROWS_AT_ONCE) } });
+        if (taken) throw new ProblemError('id-used', 'Entries of this ledger stand in another job already. Nothing was taken in.');
+        await em.insertMany(EntryRows, this.rowsOf(job.id, start, ledger.slice(start, start + ROWS_AT_ONCE)));
+      }
+    });
+    this.remember(job, ledger);
+  }
+
+  private rowsOf(jobId: string, after: number, entries: readonly LedgerEntry[]) {
+    const recordedAt = this.now().toISOString();
+    return entries.map((entry, index) => ({
+      id: entry.id,
+      jobId,
+      position: after + index + 1,
+      kind: entry.kind,
+      at: entry.at,
+      by: entry.by,
+      recordedAt,
+      document: JSON.stringify(entry),
+    }));
+  }
+
+  private async load(id: string): Promise<LiveJob> {
+    const live = this.#live.get(id);
+    if (live) return live;
+    const job = await this.find(id);
+    if (!job) throw new ProblemError('not-found', 'There is no such job here.');
+    const rows = await this.database.fork().find(EntryRows, { jobId: id }, { orderBy: { position: 'asc' } });
+    return this.remember(
+      job,
+      rows.map(({ document }) => JSON.parse(document) as LedgerEntry),
+    );
+  }
+
+  private remember(job: Job, entries: readonly LedgerEntry[]): LiveJob {
+    const live = {
+      job,
+      state: foldLedger(job.plan, entries),
+      positions: new Map(entries.map((entry, index) => [entry.id, index + 1])),
+    };
+    this.#live.set(job.id, live);
+    return live;
+  }
+
+  private async find(id: string): Promise<Job | undefined> {
+    const row = await this.database.fork().findOne(JobRows, { id });
+    return row ? (JSON.parse(row.document) as Job) : undefined;
+  }
+}
+
+/** Rows in one insert, within what SQLite takes as parameters. */
+const ROWS_AT_ONCE = 500;
+
+/** `value` as it comes back from JSON, so that two of them can be compared. */
+function plain<T>(value: T): T {
+  return JSON.parse(JSON.stringify(value)) as T;
+}

@@ -1,0 +1,39 @@
+import type { Job, JobSummary } from '@brisk/contracts/job';
+import { holding, isSettled, nextUp, runSheet, stopOf, type JobState } from '@brisk/core/ledger';
+
+/** A job as the yard shows it, computed from its fold. */
+export function summaryOf(job: Job, state: JobState): JobSummary {
+  const { id, title, machine, reason, crew, dueOn } = job;
+  const next = nextUp(state);
+  const operations = [...state.work.operations.values()];
+  const lastEntryAt = state.entries.at(-1)?.at;
+  return {
+    id,
+    title,
+    machine,
+    reason,
+    crew,
+    ...(dueOn ? { dueOn } : {}),
+    stop: stopOf(state),
+    handedOver: state.handedOver !== undefined,
+    nextStep: state.handedOver ? 'Handed over' : (next?.operation.title ?? 'Crank it: the engine has to run first'),
+    blockedBy: blocksOf(state),
+    holding: stopOf(state) === 'plan' || stopOf(state) === 'strip' || stopOf(state) === 'lift' ? holding(state).length : 0,
+    stepsDone: operations.filter((operation) => isSettled(state, operation)).length,
+    steps: operations.length,
+    minutesLeft: Math.round(runSheet(state).minutes.likely),
+    position: state.position,
+    ...(lastEntryAt ? { lastEntryAt } : {}),
+  };
+}
+
+function blocksOf(state: JobState): readonly string[] {
+  const stuck = [...state.progress].flatMap(([operation, progress]) =>
+    progress.is === 'stuck' ? [`Stuck: ${state.work.operations.get(operation)?.title ?? operation}`] : [],
+  );
+  const waiting = [...state.needs.values()].flatMap(({ name, arrived }) => (arrived ? [] : [`Waiting for: ${name}`]));
+  const issues = [...state.issues.values()].flatMap(({ title, sort, closed }) =>
+    !closed && sort === 'real' ? [`Trouble: ${title}`] : [],
+  );
+  return [...stuck, ...issues, ...waiting];
+}

@@ -1,0 +1,57 @@
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import type { Logger } from 'pino';
+import { appOf } from './app.js';
+import { openDatabase } from './database/open.js';
+import type { Settings } from './settings.js';
+
+/** A running server. */
+export interface Running {
+  readonly address: string;
+  /** Lets requests that are under way finish, then closes the database. */
+  readonly stop: () => Promise<void>;
+}
+
+/** Opens the data and listens. Throws where the data is in use or the port is taken. */
+export async function serve(settings: Settings, webFolder: string, logger: Logger): Promise<Running> {
+  const database = await openDatabase(settings.dataFolder);
+  let closing = false;
+  const app = appOf({
+    database,
+    logger,
+    host: settings.host,
+    webFolder,
+    now: () => new Date(),
+    closing: () => closing,
+  });
+  const server = createServer(app);
+  try {
+    await listening(server, settings);
+  } catch (error) {
+    await database.close();
+    throw error;
+  }
+  const { port } = server.address() as AddressInfo;
+  const host = settings.host.includes(':') ? `[${settings.host}]` : settings.host;
+  return {
+    address: `http://${host}:${port}`,
+    stop: async () => {
+      closing = true;
+      await new Promise<void>((resolve) => {
+        server.close(() => resolve());
+        server.closeIdleConnections();
+      });
+      await database.close();
+    },
+  };
+}
+
+function listening(server: Server, { host, port }: Settings): Promise<void> {
+  return new Promise((resolve, reject) => {
+    server.once('error', reject);
+    server.listen(port, host, () => {
+      server.off('error', reject);
+      resolve();
+    });
+  });
+}
