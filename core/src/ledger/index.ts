@@ -8,6 +8,7 @@ export type * from './state.js';
 export { canApply, replay, waitsFor, type Refusal, type Replay } from './can-apply.js';
 export { extend, foldLedger, startOf } from './fold.js';
 export { gateOf, type Blocker, type Gate } from './gates.js';
+export { fastenerCount, nextBag, nextTag, wantsTag } from './numbers.js';
 export { countMismatches, openItems, type OpenItem } from './open-items.js';
 export { LONGEST_STRETCH_MIN, minutesByStop } from './phase-time.js';
 export {

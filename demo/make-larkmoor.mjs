@@ -1,0 +1,140 @@
+/**
+ * Writes the demo scenario: the ground-support shed of Larkmoor, a small regional airfield. Every job is worked by a
+ * made-up crew through the same rules as a real one, so nothing in it could not have been recorded. Run it with
+ * `npm run demo:data` after a build; the bundles it writes are checked in.
+ */
+import { writeFileSync } from 'node:fs';
+import { layoutOf } from '@brisk/core/layouts';
+import { hasRun, isDone, openItems, stopOf } from '@brisk/core/ledger';
+import { Crew, idFrom } from './stories/crew.mjs';
+
+const plan = { map: layoutOf('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' };
+
+function begin(name, createdOn, head) {
+  return new Crew(name, { id: idFrom(name), createdAt: `${createdOn}T07:00:00.000Z`, ...head, plan }, createdOn);
+}
+
+function minibus() {
+  const crew = begin('minibus', '2026-11-18', {
+    title: 'Minibus: slips when warm',
+    machine: 'Aldwick Tern 2.6 D, crew minibus no. 7',
+    reason: 'same-back',
+    crew: ['Ines', 'Tobias'],
+    note: 'Gearbox slips into third when warm. Comes out with the engine; the rear seal is weeping anyway.',
+    dueOn: '2026-12-04',
+  });
+  crew.write('Ines', 5, { kind: 'noted', text: 'Scratch on the left wing was there before. Photo on the shed phone.' });
+  crew.workUntil((state) => isDone(state, 'remove:heat-shield'), {
+    'open:steering-pump-bolts': { note: 'one 15 mm shorter, top; strap round the wing' },
+    'open:undertray-screws': { count: 10, note: 'two sheet screws were missing already' },
+  });
+  crew.write('Tobias', 4, { kind: 'part-needed', need: idFrom('minibus washers'), name: 'Large washers for the heat shield', quantity: 4, reason: 'Nuts pull through the shield' });
+  crew.workUntil((state) => state.progress.get('open:downpipe-turbo')?.is === 'stuck', {
+    'open:downpipe-turbo': (now) =>
+      now.write('Tobias', 25, {
+        kind: 'operation-stuck',
+        operation: 'open:downpipe-turbo',
+        trouble: 'rounded',
+        tried: 'Two nuts came with heat. The upper one is round; penetrant on it over night, then the extractor.',
+        minutesLost: 25,
+      }),
+  });
+  crew.write('Tobias', 2, { kind: 'part-needed', need: idFrom('minibus nuts'), name: 'Copper nuts M8 for the turbocharger', quantity: 3, reason: 'Single use, one rounded' });
+  crew.write('Ines', 3, { kind: 'noted', text: 'Old cable ties on the loom by the bell housing. New ones on the way back.' });
+  return crew;
+}
+
+function deicer() {
+  const crew = begin('de-icer', '2026-10-19', {
+    title: 'De-icer: exchange engine',
+    machine: 'Marram Frost 8, de-icer carrier',
+    reason: 'exchange',
+    crew: ['Ruth', 'Kamal'],
+    note: 'Burns a litre of oil a day. Exchange engine from stock, own gearbox.',
+    dueOn: '2026-11-27',
+  });
+  crew.workUntil((state) => stopOf(state) === 'lift', {
+    'open:loom-bell-clips': { note: 'upper bolt only with the long extension from behind' },
+  });
+  crew.workUntil((state) => stopOf(state) === 'bench');
+  crew.write('Ruth', 6, { kind: 'part-needed', need: idFrom('de-icer seal'), name: 'Rear crank seal', quantity: 1, reason: 'New while it is out: eleven hours to reach it later' });
+  crew.write('Ruth', 3, { kind: 'part-needed', need: idFrom('de-icer mounts'), name: 'Engine mount', quantity: 2, reason: 'Rubber torn on the left one' });
+  crew.write('Kamal', 4, { kind: 'part-needed', need: idFrom('de-icer plug'), name: 'Plug body for the exhaust temperature sensor', quantity: 1, reason: 'Catch broke off' });
+  crew.write('Kamal', 10, { kind: 'noted', text: 'Exchange engine came without the oil level sensor. Ours moved over, new washer.' });
+  crew.comeBackOn('2026-11-09');
+  crew.write('Ruth', 5, { kind: 'part-arrived', need: idFrom('de-icer seal') }, { kind: 'part-arrived', need: idFrom('de-icer mounts') });
+  crew.workUntil((state) => stopOf(state) === 'first-start', {
+    'close:exhaust-sensor': (now) =>
+      now.write('Kamal', 2, { kind: 'left-on-purpose', connection: 'exhaust-sensor', reason: 'Plug body is on order; warning lamp is expected until then.' }),
+    'close:compressor-bolts': { count: 2 },
+    'torque:mount-left': { torque: [66.0, 75.4] },
+    'torque:downpipe-turbo': { torque: [21.5], accepted: 'No straight reach for the wrench; checked cold, again after the heat cycle' },
+  });
+  crew.workUntil((state) => isDone(state, 'check:prime-fuel'));
+  const attempt = (minutes, voltsBefore, voltsLowest, crankSeconds, result) =>
+    crew.write('Ruth', minutes, { kind: 'start-attempted', voltsBefore, voltsLowest, crankSeconds, result });
+  attempt(4, 12.3, 10.1, 9, 'cranks');
+  attempt(3, 12.1, 9.7, 10, 'cranks');
+  attempt(4, 11.9, 9.3, 10, 'cranks');
+  crew.write(
+    'Kamal',
+    6,
+    { kind: 'issue-opened', issue: idFrom('de-icer lamp'), title: 'Exhaust temperature lamp', sort: 'still-unplugged', connection: 'exhaust-sensor' },
+    { kind: 'issue-opened', issue: idFrom('de-icer gearbox'), title: 'Gearbox warning while cranking', sort: 'low-voltage' },
+    { kind: 'issue-opened', issue: idFrom('de-icer fuel'), title: 'Turns, no fuel pressure at the rail', sort: 'real', connection: 'rail-sensor' },
+  );
+  crew.write('Ruth', 5, { kind: 'issue-opened', issue: idFrom('de-icer glow'), title: 'Glow lamp fault from before', sort: 'stored' });
+  crew.write('Ruth', 4, { kind: 'issue-closed', issue: idFrom('de-icer glow'), how: 'Cleared; did not come back' });
+  crew.write('Kamal', 3, { kind: 'noted', text: 'Battery on the 4 A charger over night. No more cranking today.' });
+  return crew;
+}
+
+function sweeper() {
+  return begin('sweeper', '2026-11-20', {
+    title: 'Sweeper: coolant in the oil',
+    machine: 'Corvane Brush 3, runway sweeper',
+    reason: 'same-back',
+    crew: ['Tobias', 'Ruth'],
+    note: 'Waits for the minibus to free the hoist.',
+    dueOn: '2026-12-18',
+  });
+}
+
+function tender() {
+  const crew = begin('tender', '2026-09-07', {
+    title: 'Fire tender: broken mount',
+    machine: 'Holmgate Rescue 2, fire tender',
+    reason: 'same-back',
+    crew: ['Ines', 'Kamal'],
+    dueOn: '2026-09-30',
+  });
+  crew.workUntil((state) => stopOf(state) === 'bench', {
+    'open:gearbox-breather': (now) =>
+      now.write('Ines', 6, {
+        kind: 'connection-found',
+        alreadyOpen: false,
+        connection: { id: 'found-siren-ground', name: 'a siren ground on the gearbox bolt', kind: 'ground', between: ['gearbox', 'body'], station: 'underside', height: 'raised' },
+      }, { kind: 'operation-skipped', operation: 'open:gearbox-breather', mode: 'later', reason: 'Siren ground is in front of it' }),
+  });
+  crew.comeBackOn('2026-09-21');
+  crew.workUntil((state) => stopOf(state) === 'first-start');
+  crew.workUntil((state) => isDone(state, 'check:prime-fuel'));
+  crew.write('Ines', 3, { kind: 'start-attempted', voltsBefore: 12.7, voltsLowest: 10.6, crankSeconds: 7, result: 'cranks' });
+  crew.write('Ines', 2, { kind: 'start-attempted', voltsBefore: 12.5, voltsLowest: 10.4, crankSeconds: 5, result: 'runs' });
+  crew.workUntil((state) => hasRun(state) && isDone(state, 'check:heat-cycle'));
+  crew.write('Ines', 10, { kind: 'handed-over', openItems: openItems(crew.state).length, note: 'Siren ground is on the map now.' });
+  return crew;
+}
+
+for (const crew of [minibus(), deicer(), sweeper(), tender()]) {
+  const bundle = {
+    format: 'brisk-ledger-job',
+    version: 1,
+    exportedAt: '2026-11-21T08:00:00.000Z',
+    job: crew.job,
+    ledgerLength: crew.entries.length,
+    ledger: crew.entries,
+  };
+  writeFileSync(new URL(`larkmoor/${crew.name}.brisk.json`, import.meta.url), `${JSON.stringify(bundle, null, 1)}\n`);
+  process.stdout.write(`${crew.name}: ${crew.entries.length} entries, at ${stopOf(crew.state)}\n`);
+}

@@ -1,0 +1,30 @@
+/** Serves the demo scenario from its own data folder. `npm run demo -- --fresh` begins it anew. */
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuilt, ensureInstalled } from './prepare.mjs';
+import { loadDemo } from './load-demo.mjs';
+import { root, say } from './say.mjs';
+import { startServer, stopServer, untilHealthy } from './server-process.mjs';
+
+const dataFolder = join(root, '.brisk/demo-data');
+const host = process.env.BRISK_HOST ?? '127.0.0.1';
+const port = process.env.BRISK_PORT ?? '4310';
+const address = `http://${host}:${port}`;
+
+await ensureInstalled();
+await ensureBuilt();
+if (process.argv.includes('--fresh')) rmSync(dataFolder, { recursive: true, force: true });
+say('Starting the server…');
+const server = startServer({ BRISK_HOST: host, BRISK_PORT: port, BRISK_DATA: dataFolder });
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.child.kill(signal));
+try {
+  await untilHealthy(address, server.ended);
+  say('Loading the demo: the ground-support shed of Larkmoor (all made up)…');
+  for (const line of await loadDemo(address)) say(`  ${line}`);
+} catch (error) {
+  say(error.message);
+  await stopServer(server);
+  process.exit(1);
+}
+say(`Ready. Open ${address}`);
+process.exitCode = await server.ended;

@@ -1,0 +1,25 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { root } from './say.mjs';
+
+const folder = join(root, 'demo/larkmoor');
+
+/**
+ * Brings every bundle of the demo in through the API, as a person would. A job that has been worked on since is left
+ * as it is. Returns a line for each job.
+ */
+export async function loadDemo(address) {
+  const lines = [];
+  for (const file of readdirSync(folder).filter((name) => name.endsWith('.json')).sort()) {
+    const answer = await fetch(`${address}/api/bundles`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: readFileSync(join(folder, file)),
+    });
+    const body = await answer.json();
+    if (answer.ok) lines.push(`${body.title}: ${body.written} entries taken in`);
+    else if (answer.status === 409) lines.push(`${file}: kept as it stands here`);
+    else throw new Error(`${file}: ${body.detail}`);
+  }
+  return lines;
+}

@@ -1,0 +1,30 @@
+import type { Routes } from '@angular/router';
+
+export const routes: Routes = [
+  { path: '', pathMatch: 'full', redirectTo: 'yard' },
+  { path: 'yard', title: 'Yard', loadComponent: () => import('./yard/yard').then((m) => m.Yard) },
+  { path: 'survey', title: 'New job', loadComponent: () => import('./survey/new-job').then((m) => m.NewJobView) },
+  {
+    path: 'jobs/:job',
+    loadComponent: () => import('./job/job-shell').then((m) => m.JobShell),
+    children: [
+      { path: 'survey', title: 'Survey', loadComponent: () => import('./survey/survey').then((m) => m.Survey) },
+      { path: 'plan', title: 'Plan', loadComponent: () => import('./plan/plan').then((m) => m.Plan) },
+      { path: 'strip', title: 'Strip', loadComponent: () => import('./strip/strip').then((m) => m.Strip) },
+      { path: 'lift', title: 'Lift', loadComponent: () => import('./lift/lift').then((m) => m.Lift) },
+      { path: 'bench', title: 'Bench', loadComponent: () => import('./bench/bench').then((m) => m.Bench) },
+      { path: 'refit', title: 'Refit', loadComponent: () => import('./refit/refit').then((m) => m.Refit) },
+      {
+        path: 'first-start',
+        title: 'First start',
+        loadComponent: () => import('./first-start/first-start').then((m) => m.FirstStart),
+      },
+      {
+        path: 'handover',
+        title: 'Handover',
+        loadComponent: () => import('./handover/handover').then((m) => m.Handover),
+      },
+    ],
+  },
+  { path: '**', title: 'Not here', loadComponent: () => import('./yard/not-here').then((m) => m.NotHere) },
+];

@@ -1,0 +1,27 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { Router, RouterOutlet } from '@angular/router';
+import { Keys } from './keys/keys';
+import { SheetOpener } from './keys/sheet-opener';
+import { Night } from './theme/night';
+
+/** The frame around every view: it holds nothing but what is true everywhere, the keys and the light. */
+@Component({
+  selector: 'bl-app',
+  imports: [RouterOutlet],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: '<router-outlet />',
+  styles: ':host { display: block; height: 100%; }',
+})
+export class App {
+  constructor() {
+    const keys = inject(Keys);
+    const night = inject(Night);
+    const router = inject(Router);
+    const sheet = inject(SheetOpener);
+    keys.use(
+      { key: '?', words: 'This sheet', act: () => void sheet.open() },
+      { key: 'y', words: 'Go to the yard', act: () => void router.navigateByUrl('/yard') },
+      { key: 'l', words: 'Day or night colours', act: () => night.toggle() },
+    );
+  }
+}

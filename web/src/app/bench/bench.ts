@@ -1,0 +1,77 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { count, name, text } from '@brisk/contracts/fields';
+import { isDone, unsettled } from '@brisk/core/ledger';
+import { operationId } from '@brisk/core/teardown';
+import { format } from 'date-fns';
+import { v4 as uuid } from 'uuid';
+import { Desk } from '../desk/desk';
+import { wrongWith, yupRule } from '../forms/yup-rule';
+import { StepActions } from '../step/step-actions';
+
+/** While it is out: what to order and why, what has arrived, and what was seen. */
+@Component({
+  selector: 'bl-bench',
+  imports: [MatButton, MatFormFieldModule, MatInput, ReactiveFormsModule, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './bench.html',
+  styleUrl: './bench.scss',
+})
+export class Bench {
+  protected readonly desk = inject(Desk);
+  protected readonly actions = inject(StepActions);
+  protected readonly wrongWith = wrongWith;
+
+  protected readonly form = new FormGroup({
+    name: new FormControl<string>('', yupRule(name().label('Part'))),
+    quantity: new FormControl<number | null>(1, yupRule(count(10_000, 1).label('How many'))),
+    reason: new FormControl<string>('', yupRule(text().label('Why'))),
+  });
+
+  protected readonly needs = computed(() => [...(this.desk.state()?.needs.values() ?? [])].reverse());
+  protected readonly notes = computed(() =>
+    [...(this.desk.state()?.notes ?? [])].reverse().map((note) => ({
+      ...note,
+      when: format(new Date(note.at), 'd MMM HH:mm'),
+      about: note.operation === undefined ? undefined : this.desk.state()?.work.operations.get(note.operation)?.title,
+    })),
+  );
+
+  /** Single-use fasteners of everything that was opened: they are on the list whether anybody thinks of them or not. */
+  protected readonly singleUse = computed(() => {
+    const state = this.desk.state();
+    if (!state) return [];
+    return [...state.work.connections.values()].flatMap(({ id, name: where, fasteners }) =>
+      isDone(state, operationId.open(id))
+        ? fasteners.filter(({ singleUse }) => singleUse).map(({ count: many, what }) => ({ key: id + what, many, what, where }))
+        : [],
+    );
+  });
+
+  protected readonly out = computed(() => {
+    const state = this.desk.state();
+    return state !== undefined && unsettled(state, 'lift').length === 0;
+  });
+
+  protected order(): void {
+    this.form.markAllAsTouched();
+    const { name: part, quantity, reason } = this.form.getRawValue();
+    if (this.form.invalid || !part || quantity === null || !reason) return;
+    const recorded = this.actions.record(`On the list: ${part}`, {
+      kind: 'part-needed',
+      need: uuid(),
+      name: part.trim(),
+      quantity,
+      reason: reason.trim(),
+    });
+    if (recorded) this.form.reset({ name: '', quantity: 1, reason: '' });
+  }
+
+  protected arrived(need: string, part: string): void {
+    this.actions.record(`Arrived: ${part}`, { kind: 'part-arrived', need });
+  }
+}

@@ -1,0 +1,245 @@
+import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import type { Job } from '@brisk/contracts/job';
+import {
+  canApply,
+  extend,
+  replay,
+  startOf,
+  type EntryBody,
+  type JobState,
+  type LedgerEntry,
+  type Refusal,
+} from '@brisk/core/ledger';
+import {
+  catchError,
+  defer,
+  EMPTY,
+  exhaustMap,
+  filter,
+  firstValueFrom,
+  fromEvent,
+  map,
+  merge,
+  Subject,
+  switchMap,
+  timer,
+  type Observable,
+} from 'rxjs';
+import { v4 as uuid } from 'uuid';
+import { Api } from '../server/api';
+import { problemKind, problemWords } from '../server/problem-words';
+import { Outbox } from './outbox';
+import { Person } from './person';
+
+/** How the desk stands with the server. */
+export type Line = 'loading' | 'up' | 'gone' | 'missing';
+
+const LOOK_EVERY_MS = 4_000;
+const RETRY_AFTER_MS = 3_000;
+
+/**
+ * One open job: what the server has confirmed, what this device recorded since, and the fold of both. Entries are kept
+ * on the device first, then sent in order; when somebody else was quicker their entries come first and ours are
+ * checked again on top of them.
+ */
+@Injectable()
+export class Desk {
+  private readonly api = inject(Api);
+  private readonly outbox = inject(Outbox);
+  private readonly person = inject(Person);
+  private readonly destroyed = inject(DestroyRef);
+
+  private readonly confirmed = signal<JobState | undefined>(undefined);
+  private readonly waiting = signal<readonly LedgerEntry[]>([]);
+  private readonly send = new Subject<void>();
+  /** Entries in a request that is under way; they can no longer be taken back without a correction. */
+  private readonly sending = new Set<string>();
+  private id = '';
+
+  readonly job = signal<Job | undefined>(undefined);
+  readonly line = signal<Line>('loading');
+  /** Entries that could not stand after what others wrote; shown until the person has read them. */
+  readonly refusedLater = signal<readonly { readonly entry: LedgerEntry; readonly words: string }[]>([]);
+  /** What went wrong last, for the person; empty when nothing did. */
+  readonly trouble = signal('');
+
+  /** How many entries wait to be sent. */
+  readonly kept = computed(() => this.waiting().length);
+
+  /** The job as this device knows it: confirmed entries and those still waiting. */
+  readonly state = computed(() => {
+    const base = this.confirmed();
+    return base && extend(base, this.waiting());
+  });
+
+  /** Loads a job, or loads another. */
+  open(id: string): void {
+    if (id === this.id) return;
+    this.id = id;
+    this.job.set(undefined);
+    this.confirmed.set(undefined);
+    this.line.set('loading');
+    this.waiting.set(this.outbox.read(id));
+    void this.load(id);
+  }
+
+  /** Tries to load again at once. */
+  reload(): void {
+    void this.load(this.id);
+  }
+
+  constructor() {
+    const visible = () => document.visibilityState === 'visible';
+    merge(
+      this.send,
+      timer(LOOK_EVERY_MS, LOOK_EVERY_MS).pipe(filter(visible)),
+      fromEvent(window, 'online'),
+      fromEvent(document, 'visibilitychange').pipe(filter(visible)),
+    )
+      .pipe(
+        filter(() => this.confirmed() !== undefined || this.line() === 'gone'),
+        exhaustMap(() => this.exchange()),
+        takeUntilDestroyed(),
+      )
+      .subscribe();
+  }
+
+  /** Why `bodies` may not be recorded now, none when they may. */
+  refusals(...bodies: readonly EntryBody[]): readonly Refusal[] {
+    const state = this.state();
+    if (!state) return [];
+    return replay(state, bodies.map((body) => this.entry(body))).refused?.refusals ?? [];
+  }
+
+  /**
+   * Records `bodies` together: kept on this device at once, then sent. Returns the entries, or the reasons why not, in
+   * which case nothing is kept.
+   */
+  record(...bodies: readonly EntryBody[]): { readonly entries: readonly LedgerEntry[] } | { readonly refused: string } {
+    const state = this.state();
+    if (!state) return { refused: 'The job is not loaded yet.' };
+    const entries = bodies.map((body) => this.entry(body));
+    const { refused } = replay(state, entries);
+    if (refused) return { refused: refused.refusals.map(({ words }) => words).join(' ') };
+    try {
+      this.keep([...this.waiting(), ...entries]);
+    } catch {
+      return { refused: 'This device has no room left to keep it. Nothing was recorded.' };
+    }
+    this.send.next();
+    return { entries };
+  }
+
+  /** Takes `entries` back: unsent ones vanish, sent ones are corrected by new entries, last first. */
+  undo(entries: readonly LedgerEntry[]): void {
+    const ids = new Set(entries.map(({ id }) => id));
+    const unsent = this.waiting().filter(({ id }) => ids.has(id));
+    if (unsent.length === entries.length && this.sending.size === 0) {
+      this.keep(this.waiting().filter(({ id }) => !ids.has(id)));
+      return;
+    }
+    const bodies = [...entries]
+      .reverse()
+      .map(({ id }): EntryBody => ({ kind: 'corrected', corrects: id, reason: 'Taken back at once' }));
+    for (const body of bodies) {
+      const result = this.record(body);
+      if ('refused' in result) {
+        this.trouble.set(result.refused);
+        return;
+      }
+    }
+  }
+
+  private entry(body: EntryBody): LedgerEntry {
+    return {
+      id: uuid(),
+      at: new Date().toISOString(),
+      by: this.person.in(this.job()?.crew ?? []),
+      ...body,
+    } as LedgerEntry;
+  }
+
+  private keep(entries: readonly LedgerEntry[]): void {
+    this.outbox.keep(this.id, entries);
+    this.waiting.set(entries);
+  }
+
+  private async load(id: string): Promise<void> {
+    try {
+      const { job, entries } = await firstValueFrom(this.api.job(id));
+      if (id !== this.id) return;
+      this.job.set(job);
+      this.adopt(extend(startOf(job.plan), entries));
+      this.line.set('up');
+      this.send.next();
+    } catch (error) {
+      if (id !== this.id) return;
+      this.line.set(problemKind(error) === 'not-found' ? 'missing' : 'gone');
+      this.trouble.set(problemWords(error));
+    }
+  }
+
+  /** Takes on what the server has, and checks what waits here against it again. */
+  private adopt(state: JobState): void {
+    this.confirmed.set(state);
+    const here = new Set(state.entries.map(({ id }) => id));
+    let reached = state;
+    const stands: LedgerEntry[] = [];
+    const falls: { entry: LedgerEntry; words: string }[] = [];
+    for (const entry of this.waiting()) {
+      if (here.has(entry.id)) continue;
+      const [refusal] = canApply(reached, entry);
+      if (refusal) falls.push({ entry, words: refusal.words });
+      else {
+        reached = extend(reached, [entry]);
+        stands.push(entry);
+      }
+    }
+    this.keep(stands);
+    if (falls.length > 0) this.refusedLater.update((before) => [...before, ...falls]);
+  }
+
+  /** Sends what waits, or else looks for what is new. */
+  private exchange(): Observable<unknown> {
+    const state = this.confirmed();
+    if (!state) return defer(() => this.load(this.id)).pipe(catchError(() => EMPTY));
+    const batch = this.waiting().slice(0, 100);
+    const asked = this.id;
+    batch.forEach(({ id }) => this.sending.add(id));
+    const fetched: Observable<readonly LedgerEntry[]> =
+      batch.length > 0
+        ? this.api.append(asked, { expectedPosition: state.position, entries: batch }).pipe(map(() => batch))
+        : this.api.entriesAfter(asked, state.position).pipe(map(({ entries }) => entries));
+    return fetched.pipe(
+      switchMap((fresh) => {
+        this.sending.clear();
+        if (asked !== this.id) return EMPTY;
+        this.line.set('up');
+        if (fresh.length > 0) this.adopt(extend(state, fresh));
+        if (this.waiting().length > 0) queueMicrotask(() => this.send.next());
+        return EMPTY;
+      }),
+      catchError((error: unknown) => {
+        this.sending.clear();
+        return this.afterFailure(error, asked, batch);
+      }),
+      takeUntilDestroyed(this.destroyed),
+    );
+  }
+
+  private afterFailure(error: unknown, asked: string, batch: readonly LedgerEntry[]): Observable<unknown> {
+    if (asked !== this.id) return EMPTY;
+    const kind = problemKind(error);
+    if (kind === 'stale-position' || kind === 'id-used') return defer(() => this.load(asked));
+    if (kind === 'refused' || kind === 'bad-input') {
+      const words = problemWords(error);
+      this.refusedLater.update((before) => [...before, ...batch.map((entry) => ({ entry, words }))]);
+      const ids = new Set(batch.map(({ id }) => id));
+      this.keep(this.waiting().filter(({ id }) => !ids.has(id)));
+      return EMPTY;
+    }
+    this.line.set('gone');
+    return timer(RETRY_AFTER_MS).pipe(switchMap(() => EMPTY));
+  }
+}

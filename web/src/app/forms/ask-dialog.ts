@@ -1,0 +1,71 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import {
+  MAT_DIALOG_DATA,
+  MatDialogActions,
+  MatDialogClose,
+  MatDialogContent,
+  MatDialogRef,
+  MatDialogTitle,
+} from '@angular/material/dialog';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import type { Answers, Asking, Question } from './ask';
+import { wrongWith, yupRule } from './yup-rule';
+
+/** A few questions on one sheet; it closes with the answers only when every one of them fits. */
+@Component({
+  selector: 'bl-ask-dialog',
+  imports: [
+    MatButton,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+    MatFormFieldModule,
+    MatInput,
+    ReactiveFormsModule,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './ask-dialog.html',
+  styleUrl: './ask-dialog.scss',
+})
+export class AskDialog {
+  protected readonly asking = inject<Asking>(MAT_DIALOG_DATA);
+  private readonly dialog = inject<MatDialogRef<AskDialog, Answers>>(MatDialogRef);
+
+  protected readonly form = new FormGroup(
+    Object.fromEntries(
+      this.asking.questions.map(({ field, schema, initial }) => [
+        field,
+        new FormControl<string | number | null>(initial ?? null, yupRule(schema)),
+      ]),
+    ),
+  );
+  protected readonly wrongWith = wrongWith;
+
+  protected control({ field }: Question): FormControl<string | number | null> {
+    const control = this.form.controls[field];
+    if (!control) throw new Error(`No control for ${field}`);
+    return control;
+  }
+
+  /** A handful of choices are big keys; more than that are a list. */
+  protected asKeys({ as, choices = [] }: Question): boolean {
+    return as === 'choice' && choices.length <= 8;
+  }
+
+  protected send(): void {
+    this.form.markAllAsTouched();
+    if (this.form.invalid) return;
+    this.dialog.close(
+      Object.fromEntries(
+        Object.entries(this.form.value).map(([field, value]) => [
+          field,
+          typeof value === 'string' ? value.trim() || undefined : (value ?? undefined),
+        ]),
+      ),
+    );
+  }
+}

@@ -1,0 +1,27 @@
+import { Injectable } from '@angular/core';
+import type { AbstractControl, ValidatorFn } from '@angular/forms';
+import { check } from '@brisk/contracts/problem';
+import type { ErrorStateMatcher } from '@angular/material/core';
+import type { Schema } from 'yup';
+
+/** Holds a control to a Yup schema; the error is a sentence under `yup`. An empty field counts as left out. */
+export function yupRule(schema: Schema): ValidatorFn {
+  return ({ value }: AbstractControl<unknown>) => {
+    const checked = check(schema, value === '' || value === null ? undefined : value);
+    return 'errors' in checked ? { yup: checked.errors[0]?.words ?? 'This is not right.' } : null;
+  };
+}
+
+/** The sentence of a control's error, or nothing. */
+export function wrongWith(control: AbstractControl): string {
+  const words: unknown = control.errors?.['yup'];
+  return typeof words === 'string' ? words : '';
+}
+
+/** Shows an error once the person has left the field or tried to send. */
+@Injectable()
+export class WhenTouched implements ErrorStateMatcher {
+  isErrorState(control: AbstractControl | null): boolean {
+    return control !== null && control.invalid && control.touched;
+  }
+}

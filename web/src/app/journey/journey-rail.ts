@@ -1,0 +1,46 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { Router, RouterLink, RouterLinkActive } from '@angular/router';
+import type { Job } from '@brisk/contracts/job';
+import { stopOf, STOPS, type JobState } from '@brisk/core/ledger';
+import { Keys } from '../keys/keys';
+import { Night } from '../theme/night';
+import { STOP_WORDS } from '../words/trade-words';
+import { isPast, waitsAt } from './waits';
+
+/** The journey of one job as a single line with eight stops, the job's place on it, and what each stop waits for. */
+@Component({
+  selector: 'bl-journey-rail',
+  imports: [RouterLink, RouterLinkActive],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './journey-rail.html',
+  styleUrl: './journey-rail.scss',
+})
+export class JourneyRail {
+  readonly job = input.required<Job>();
+  readonly state = input.required<JobState>();
+  protected readonly night = inject(Night);
+
+  protected readonly stops = computed(() => {
+    const state = this.state();
+    const here = stopOf(state);
+    return STOPS.map((stop, index) => ({
+      stop,
+      key: index + 1,
+      name: STOP_WORDS[stop],
+      waits: waitsAt(state, stop),
+      here: stop === here,
+      past: isPast(state, stop) && stop !== here,
+    }));
+  });
+
+  constructor() {
+    const router = inject(Router);
+    inject(Keys).use(
+      ...STOPS.map((stop, index) => ({
+        key: String(index + 1),
+        words: `Go to ${STOP_WORDS[stop]}`,
+        act: () => void router.navigate(['/jobs', this.job().id, stop]),
+      })),
+    );
+  }
+}

@@ -1,0 +1,42 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { stillOpen, unsettled } from '@brisk/core/ledger';
+import type { WorkPhase } from '@brisk/core/teardown';
+import { Desk } from '../desk/desk';
+import { Keys } from '../keys/keys';
+import { StepActions } from '../step/step-actions';
+import { StepInHand } from '../step/step-in-hand';
+import { sentence } from '../words/duration';
+import { STATION_WORDS } from '../words/trade-words';
+
+/** The way back: in before lowering, down, by fingers, seated, torqued, connected, filled, battery last. */
+@Component({
+  selector: 'bl-refit',
+  imports: [MatButton, RouterLink, StepInHand],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './refit.html',
+  styleUrl: './refit.scss',
+})
+export class Refit {
+  protected readonly desk = inject(Desk);
+  protected readonly actions = inject(StepActions);
+  protected readonly phases: readonly WorkPhase[] = ['refit'];
+  protected readonly sentence = sentence;
+  protected readonly stations = STATION_WORDS;
+
+  protected readonly at = computed(() => {
+    const state = this.desk.state();
+    if (!state) return undefined;
+    if (unsettled(state, 'lift').length > 0) return 'too-soon';
+    return unsettled(state, 'refit').length === 0 ? 'finished' : 'working';
+  });
+  protected readonly open = computed(() => {
+    const state = this.desk.state();
+    return state ? stillOpen(state) : [];
+  });
+
+  constructor() {
+    inject(Keys).use({ key: 'f', words: 'Found one more', act: () => void this.actions.found(true) });
+  }
+}

@@ -1,0 +1,58 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import type { HoldPointId } from '@brisk/core/connection-map';
+import { gateOf, type JobState } from '@brisk/core/ledger';
+import { Person } from '../desk/person';
+import { Desk } from '../desk/desk';
+import { several } from '../words/duration';
+import { StepActions } from './step-actions';
+
+/** A gate: what is missing, what a person confirms with their own eyes, and the signature. */
+@Component({
+  selector: 'bl-hold-point',
+  imports: [MatButton, MatCheckbox],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './hold-point.html',
+  styleUrl: './hold-point.scss',
+})
+export class HoldPoint {
+  readonly holdPoint = input.required<HoldPointId>();
+  readonly state = input.required<JobState>();
+  readonly signed = output();
+  private readonly actions = inject(StepActions);
+  private readonly person = inject(Person);
+  private readonly desk = inject(Desk);
+
+  protected readonly gate = computed(() => gateOf(this.state(), this.holdPoint()));
+  protected readonly confirmed = linkedSignal<HoldPointId, ReadonlySet<string>>({
+    source: this.holdPoint,
+    computation: () => new Set(),
+  });
+  protected readonly signer = computed(() => this.person.in(this.desk.job()?.crew ?? []));
+  protected readonly missing = computed(() => {
+    const { blockers, holdPoint } = this.gate();
+    if (blockers.length > 0) return `${several(blockers.length, 'step')} missing`;
+    const looks = holdPoint.confirmations.filter(({ id }) => !this.confirmed().has(id)).length;
+    return looks > 0 ? `${several(looks, 'look')} to confirm` : '';
+  });
+
+  protected confirm(id: string, on: boolean): void {
+    this.confirmed.update((before) => {
+      const next = new Set(before);
+      if (on) next.add(id);
+      else next.delete(id);
+      return next;
+    });
+  }
+
+  protected sign(): void {
+    const { holdPoint } = this.gate();
+    const ok = this.actions.record(`Signed: ${holdPoint.name}`, {
+      kind: 'hold-point-signed',
+      holdPoint: holdPoint.id,
+      confirmed: [...this.confirmed()],
+    });
+    if (ok) this.signed.emit();
+  }
+}

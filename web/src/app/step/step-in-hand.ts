@@ -1,0 +1,210 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal, untracked } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { CAUTION_WORDS } from '@brisk/core/connection-map';
+import {
+  fastenerCount,
+  nextBag,
+  nextTag,
+  nextUp,
+  possibleNow,
+  wantsTag,
+  type EntryBody,
+  type JobState,
+} from '@brisk/core/ledger';
+import type { Operation, WorkPhase } from '@brisk/core/teardown';
+import { Selection } from '../job/selection';
+import { Keys } from '../keys/keys';
+import { BayPicture } from '../picture/bay-picture';
+import { duration } from '../words/duration';
+import { HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS, TROUBLE_WORDS } from '../words/trade-words';
+import { HoldPoint } from './hold-point';
+import { StepActions } from './step-actions';
+import { Stepper } from './stepper';
+import { TorqueEntry } from './torque-entry';
+
+/** The step in hand: what, where, how high, with what, what to watch, and one large key to say it is done. */
+@Component({
+  selector: 'bl-step-in-hand',
+  imports: [BayPicture, HoldPoint, MatButton, Stepper, TorqueEntry],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './step-in-hand.html',
+  styleUrl: './step-in-hand.scss',
+})
+export class StepInHand {
+  readonly state = input.required<JobState>();
+  readonly phases = input.required<readonly WorkPhase[]>();
+  protected readonly actions = inject(StepActions);
+  protected readonly selection = inject(Selection);
+  protected readonly stations = STATION_WORDS;
+  protected readonly heights = HEIGHT_WORDS;
+  protected readonly duration = duration;
+
+  /** A step the person chose over the proposed one, until it is done. */
+  protected readonly chosen = signal<string | undefined>(undefined);
+  protected readonly next = computed(() => nextUp(this.state(), this.phases()));
+  protected readonly possible = computed(() => possibleNow(this.state(), this.phases()));
+
+  protected readonly now = computed(() => {
+    const chosen = this.possible().find(({ id }) => id === this.chosen());
+    if (chosen) return { operation: chosen, moveTo: undefined };
+    const next = this.next();
+    return next && { operation: next.operation, moveTo: next.moveTo };
+  });
+
+  protected readonly others = computed(() => {
+    const id = this.now()?.operation.id;
+    return this.possible().filter((operation) => operation.id !== id);
+  });
+
+  protected readonly then = computed(() => this.next()?.then ?? []);
+
+  protected readonly connection = computed(() => {
+    const id = this.now()?.operation.connection;
+    return id === undefined ? undefined : this.state().work.connections.get(id);
+  });
+
+  protected readonly shownConnections = computed(() => {
+    const connection = this.connection();
+    return connection ? [connection] : [];
+  });
+
+  protected readonly cautions = computed(() => {
+    const now = this.now();
+    if (!now) return [];
+    return (now.moveTo ? (['stands'] as const) : now.operation.cautions).map((caution) => CAUTION_WORDS[caution]);
+  });
+
+  protected readonly title = computed(() => {
+    const now = this.now();
+    return now?.moveTo ? MOVE_WORDS[now.moveTo] : (now?.operation.title ?? '');
+  });
+
+  /** Said again when a stuck or skipped step comes back. */
+  protected readonly before = computed(() => {
+    const now = this.now();
+    const progress = now && this.state().progress.get(now.operation.id);
+    if (progress?.is === 'stuck') return `${TROUBLE_WORDS[progress.trouble]}. Tried: ${progress.tried}`;
+    return progress?.is === 'skipped' ? `Put off: ${progress.reason}` : '';
+  });
+
+  /** What is counted at this step: fasteners out, or back in against what came out. */
+  protected readonly counting = computed(() => {
+    const connection = this.connection();
+    const operation = this.now()?.operation;
+    if (!connection || !operation || this.now()?.moveTo) return undefined;
+    if (operation.kind === 'disconnect' || (operation.kind === 'make-safe' && operation.phase === 'strip')) {
+      const expected = fastenerCount(connection);
+      return expected === 0 ? undefined : { direction: 'out' as const, expected, bag: nextBag(this.state()) };
+    }
+    const out = this.state().bags.get(connection.id)?.out;
+    if (operation.kind !== 'connect' || !out) return undefined;
+    return { direction: 'in' as const, expected: out.count, ...(out.bag === undefined ? {} : { bag: out.bag }) };
+  });
+
+  /** Changes when another step comes to hand, and only then; what was set for the last one is forgotten. */
+  private readonly atHand = computed(() => `${this.now()?.operation.id} ${this.now()?.moveTo}`);
+  protected readonly count = linkedSignal({
+    source: this.atHand,
+    computation: () => untracked(this.counting)?.expected ?? 0,
+  });
+  protected readonly intoBag = linkedSignal({ source: this.atHand, computation: () => true });
+
+  protected readonly tag = computed(() => {
+    const connection = this.connection();
+    if (!connection || this.now()?.moveTo || !wantsTag(connection)) return undefined;
+    const on = this.state().tags.get(connection.id);
+    if (this.now()?.operation.phase !== 'strip') return on === undefined ? undefined : { number: on, fresh: false };
+    return { number: on ?? nextTag(this.state()), fresh: on === undefined };
+  });
+  protected readonly tagBoth = linkedSignal({ source: this.atHand, computation: () => true });
+
+  /** The circuit whose fluid is measured at this step. */
+  protected readonly circuit = computed(() => {
+    const operation = this.now()?.operation;
+    if (!operation?.circuit || this.now()?.moveTo) return undefined;
+    const circuit = this.state().work.plan.map.circuits.find(({ id }) => id === operation.circuit);
+    const ranOut = this.state().litres.get(operation.circuit)?.out;
+    return circuit && { circuit, direction: operation.kind === 'drain' ? ('out' as const) : ('in' as const), ranOut };
+  });
+  protected readonly litres = linkedSignal({ source: this.atHand, computation: () => '' });
+  protected readonly litresWrong = computed(() => {
+    const circuit = this.circuit();
+    const typed = this.litres().trim().replace(',', '.');
+    if (!circuit || typed === '') return '';
+    const value = Number(typed);
+    if (!Number.isFinite(value) || value < 0) return 'Litres have to be a number, nought or more.';
+    return value > circuit.circuit.capacityL * 1.5 ? `It holds only ${circuit.circuit.capacityL} l.` : '';
+  });
+
+  protected readonly canSkip = computed(() => {
+    const now = this.now();
+    return now !== undefined && !now.moveTo && !['hold-point', 'make-safe', 'support', 'lift', 'lower'].includes(now.operation.kind);
+  });
+
+  constructor() {
+    inject(Keys).use(
+      { key: 'd', words: 'Done', act: () => this.done() },
+      { key: 'x', words: 'Stuck', act: () => this.with((operation) => void this.actions.stuck(operation)) },
+      { key: 's', words: 'Skip', act: () => this.canSkip() && this.with((operation) => void this.actions.skip(operation)) },
+      { key: 'n', words: 'Note', act: () => this.with((operation) => void this.actions.note(operation)) },
+      { key: 'w', words: 'Why this step', act: () => this.with(({ id }) => this.selection.pick(id)) },
+      { key: '+', words: 'One fastener more', act: () => this.count.update((count) => count + 1) },
+      { key: '-', words: 'One fastener less', act: () => this.count.update((count) => Math.max(0, count - 1)) },
+    );
+  }
+
+  protected typeLitres(event: Event): void {
+    if (event.target instanceof HTMLInputElement) this.litres.set(event.target.value);
+  }
+
+  protected done(): void {
+    const now = this.now();
+    if (!now || this.litresWrong()) return;
+    if (now.moveTo) {
+      this.actions.record(now.moveTo === 'raised' ? 'Up on stands' : 'On its wheels', { kind: 'height-set', height: now.moveTo });
+      return;
+    }
+    const { operation } = now;
+    if (operation.kind === 'hold-point' || operation.kind === 'torque') return;
+    const recorded = this.actions.record(
+      `Done: ${operation.title}`,
+      ...this.countEntry(operation),
+      ...this.tagEntry(operation),
+      ...this.litresEntry(),
+      { kind: 'operation-done', operation: operation.id },
+    );
+    if (recorded) this.chosen.set(undefined);
+  }
+
+  private countEntry({ connection }: Operation): readonly EntryBody[] {
+    const counting = this.counting();
+    if (!counting || connection === undefined) return [];
+    const { direction, bag } = counting;
+    return [
+      {
+        kind: 'fasteners-counted',
+        connection,
+        direction,
+        count: this.count(),
+        ...(this.intoBag() && bag !== undefined ? { bag } : {}),
+      },
+    ];
+  }
+
+  private tagEntry({ connection }: Operation): readonly EntryBody[] {
+    const tag = this.tag();
+    return tag?.fresh && this.tagBoth() && connection !== undefined ? [{ kind: 'tagged', connection, tag: tag.number }] : [];
+  }
+
+  private litresEntry(): readonly EntryBody[] {
+    const circuit = this.circuit();
+    const typed = this.litres().trim().replace(',', '.');
+    if (!circuit || typed === '') return [];
+    return [{ kind: 'fluid-measured', circuit: circuit.circuit.id, direction: circuit.direction, litres: Number(typed) }];
+  }
+
+  private with(act: (operation: Operation) => void): void {
+    const now = this.now();
+    if (now && !now.moveTo) act(now.operation);
+  }
+}

@@ -1,0 +1,105 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { number } from 'yup';
+import { oneOf, text } from '@brisk/contracts/fields';
+import type { Connection } from '@brisk/core/connection-map';
+import type { EntryBody, JobState } from '@brisk/core/ledger';
+import { operationId } from '@brisk/core/teardown';
+import { judgeTorque, SHOP_WRENCHES, torqueWindow, wrenchFor } from '@brisk/core/torque';
+import { torqueFromNm, TORQUE_UNITS, type TorqueUnit } from '@brisk/core/units';
+import { Ask } from '../forms/ask';
+import { wrongWith, yupRule } from '../forms/yup-rule';
+import { VERDICT_WORDS } from '../words/trade-words';
+import { StepActions } from './step-actions';
+
+/** Final torque of one connection: the target large, the wrench, the value read, and what to make of it. */
+@Component({
+  selector: 'bl-torque-entry',
+  imports: [MatButton, MatFormFieldModule, MatInput, ReactiveFormsModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './torque-entry.html',
+  styleUrl: './torque-entry.scss',
+})
+export class TorqueEntry {
+  readonly connection = input.required<Connection>();
+  readonly state = input.required<JobState>();
+  readonly recorded = output();
+  private readonly actions = inject(StepActions);
+  private readonly asker = inject(Ask);
+
+  protected readonly units = TORQUE_UNITS;
+  protected readonly wrenches = SHOP_WRENCHES;
+  protected readonly verdicts = VERDICT_WORDS;
+  protected readonly wrongWith = wrongWith;
+  protected readonly unit = signal<TorqueUnit>('N·m');
+
+  protected readonly form = new FormGroup({
+    wrench: new FormControl<string | null>(null, yupRule(oneOf(SHOP_WRENCHES.map(({ id }) => id)).label('Wrench'))),
+    value: new FormControl<number | null>(null, yupRule(number().moreThan(0).max(100_000).required().label('Value read'))),
+    unit: new FormControl<TorqueUnit>('N·m', { nonNullable: true, validators: yupRule(oneOf(TORQUE_UNITS).label('Unit')) }),
+  });
+
+  protected readonly target = computed(() => {
+    const targetNm = this.connection().refit.torque?.targetNm ?? 0;
+    const unit = this.unit();
+    const { lowNm, highNm } = torqueWindow(targetNm);
+    const shown = (newtonMetres: number) => torqueFromNm(newtonMetres, unit).toFixed(newtonMetres < 10 ? 2 : 1);
+    return {
+      targetNm,
+      shown: shown(targetNm),
+      low: shown(lowNm),
+      high: shown(highNm),
+      wrench: wrenchFor(targetNm),
+      angle: this.connection().refit.torque?.angleDeg,
+    };
+  });
+
+  protected readonly last = computed(() => this.state().torques.get(this.connection().id)?.at(-1));
+
+  constructor() {
+    this.form.controls.unit.valueChanges.subscribe((unit) => this.unit.set(unit));
+  }
+
+  protected record(): void {
+    if (this.form.value.wrench === null) this.form.controls.wrench.setValue(this.target().wrench?.id ?? null);
+    this.form.markAllAsTouched();
+    const { wrench, value, unit } = this.form.getRawValue();
+    const tool = SHOP_WRENCHES.find(({ id }) => id === wrench);
+    if (this.form.invalid || value === null || !tool) return;
+    const read: EntryBody = { kind: 'torque-read', connection: this.connection().id, wrench: tool.id, read: { value, unit } };
+    const verdict = judgeTorque(this.target().targetNm, { value, unit }, tool);
+    if (verdict === 'within') {
+      this.finish('Torque on target', read, this.done());
+    } else if (this.actions.record(`${VERDICT_WORDS[verdict]}: do it again, or accept it with a reason`, read)) {
+      this.form.controls.value.reset();
+    }
+  }
+
+  protected async accept(): Promise<void> {
+    const answers = await this.asker.ask({
+      title: `Accept the reading on ${this.connection().name}`,
+      caution: 'A joint under its figure works loose, one over it stretches. The maker’s figure wins.',
+      questions: [{ field: 'reason', label: 'Reason', as: 'lines', schema: text().label('Reason') }],
+      action: 'Accept it',
+    });
+    if (!answers) return;
+    this.finish(
+      'Accepted',
+      { kind: 'torque-accepted', connection: this.connection().id, reason: String(answers['reason']) },
+      this.done(),
+    );
+  }
+
+  private done(): EntryBody {
+    return { kind: 'operation-done', operation: operationId.torque(this.connection().id) };
+  }
+
+  private finish(words: string, ...bodies: readonly EntryBody[]): void {
+    if (!this.actions.record(words, ...bodies)) return;
+    this.form.controls.value.reset();
+    this.recorded.emit();
+  }
+}

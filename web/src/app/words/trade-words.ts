@@ -1,0 +1,111 @@
+import type { ConnectionKind, MachineHeight, Station, StepHeight, System, Zone } from '@brisk/core/connection-map';
+import type { IssueSort, StartResult } from '@brisk/core/first-start';
+import type { Stop, Trouble } from '@brisk/core/ledger';
+import type { TorqueVerdict } from '@brisk/core/torque';
+
+export const STOP_WORDS: Readonly<Record<Stop, string>> = {
+  survey: 'Survey',
+  plan: 'Plan',
+  strip: 'Strip',
+  lift: 'Lift',
+  bench: 'Bench',
+  refit: 'Refit',
+  'first-start': 'First start',
+  handover: 'Handover',
+};
+
+export const STATION_WORDS: Readonly<Record<Station, string>> = {
+  'bay-top': 'Over the bay',
+  front: 'In front',
+  'wheel-left': 'Left wheel arch',
+  'wheel-right': 'Right wheel arch',
+  underside: 'Underneath',
+  cabin: 'In the cabin',
+  rear: 'Behind',
+};
+
+export const HEIGHT_WORDS: Readonly<Record<StepHeight, string>> = {
+  ground: 'on its wheels',
+  raised: 'up on stands',
+  either: 'at any height',
+};
+
+/** What is done to bring the machine to a height. */
+export const MOVE_WORDS: Readonly<Record<MachineHeight, string>> = {
+  ground: 'Let the machine down onto its wheels',
+  raised: 'Raise the machine onto stands',
+};
+
+export const KIND_WORDS: Readonly<Record<ConnectionKind, string>> = {
+  bolted: 'bolted joint',
+  plug: 'plug',
+  hose: 'hose',
+  pipe: 'pipe',
+  cable: 'cable',
+  ground: 'ground',
+  linkage: 'linkage',
+  shaft: 'shaft',
+  clip: 'clip',
+  strap: 'strap or belt',
+  clamp: 'clamp',
+};
+
+export const SYSTEM_WORDS: Readonly<Record<System, string>> = {
+  body: 'Body',
+  cooling: 'Cooling',
+  electrics: 'Electrics',
+  fuel: 'Fuel',
+  air: 'Air',
+  exhaust: 'Exhaust',
+  driveline: 'Driveline',
+  steering: 'Steering',
+  heating: 'Heating',
+  mounts: 'Mounts',
+  refrigerant: 'Refrigerant',
+};
+
+export const ZONE_WORDS: Readonly<Record<Zone, string>> = {
+  'bay-front': 'front of the bay',
+  'bay-left': 'left side of the bay',
+  'bay-right': 'right side of the bay',
+  'bay-top': 'top of the engine',
+  'bay-rear': 'back of the bay',
+  'under-front': 'underneath, front',
+  'under-middle': 'underneath, middle',
+  'under-rear': 'underneath, rear',
+  cabin: 'cabin',
+  outside: 'body',
+};
+
+export const TROUBLE_WORDS: Readonly<Record<Trouble, string>> = {
+  seized: 'Seized',
+  rounded: 'Rounded off',
+  broken: 'Broke',
+  'stripped-thread': 'Thread stripped',
+  'stud-came-out': 'Stud came out',
+  'pipe-broke': 'Pipe broke',
+  'part-missing': 'Part or tool missing',
+  other: 'Something else',
+};
+
+export const RESULT_WORDS: Readonly<Record<StartResult, string>> = {
+  'no-crank': 'Does not turn',
+  cranks: 'Turns, no fire',
+  'fires-and-dies': 'Fires and dies',
+  'runs-rough': 'Runs rough',
+  runs: 'Runs',
+};
+
+export const SORT_WORDS: Readonly<Record<IssueSort, string>> = {
+  'still-unplugged': 'Something is still off',
+  'low-voltage': 'Low voltage',
+  stored: 'Stored from before',
+  real: 'Real',
+};
+
+export const VERDICT_WORDS: Readonly<Record<TorqueVerdict, string>> = {
+  within: 'On target',
+  under: 'Too low',
+  over: 'Too high',
+  'tool-out-of-range': 'Wrench not trusted at this figure',
+};
