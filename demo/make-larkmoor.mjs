@@ -28,7 +28,13 @@ function minibus() {
     'open:steering-pump-bolts': { note: 'one 15 mm shorter, top; strap round the wing' },
     'open:undertray-screws': { count: 10, note: 'two sheet screws were missing already' },
   });
-  crew.write('Tobias', 4, { kind: 'part-needed', need: idFrom('minibus washers'), name: 'Large washers for the heat shield', quantity: 4, reason: 'Nuts pull through the shield' });
+  crew.write('Tobias', 4, {
+    kind: 'part-needed',
+    need: idFrom('minibus washers'),
+    name: 'Large washers for the heat shield',
+    quantity: 4,
+    reason: 'Nuts pull through the shield',
+  });
   crew.workUntil((state) => state.progress.get('open:downpipe-turbo')?.is === 'stuck', {
     'open:downpipe-turbo': (now) =>
       now.write('Tobias', 25, {
@@ -39,8 +45,17 @@ function minibus() {
         minutesLost: 25,
       }),
   });
-  crew.write('Tobias', 2, { kind: 'part-needed', need: idFrom('minibus nuts'), name: 'Copper nuts M8 for the turbocharger', quantity: 3, reason: 'Single use, one rounded' });
-  crew.write('Ines', 3, { kind: 'noted', text: 'Old cable ties on the loom by the bell housing. New ones on the way back.' });
+  crew.write('Tobias', 2, {
+    kind: 'part-needed',
+    need: idFrom('minibus nuts'),
+    name: 'Copper nuts M8 for the turbocharger',
+    quantity: 3,
+    reason: 'Single use, one rounded',
+  });
+  crew.write('Ines', 3, {
+    kind: 'noted',
+    text: 'Old cable ties on the loom by the bell housing. New ones on the way back.',
+  });
   return crew;
 }
 
@@ -57,18 +72,51 @@ function deicer() {
     'open:loom-bell-clips': { note: 'upper bolt only with the long extension from behind' },
   });
   crew.workUntil((state) => stopOf(state) === 'bench');
-  crew.write('Ruth', 6, { kind: 'part-needed', need: idFrom('de-icer seal'), name: 'Rear crank seal', quantity: 1, reason: 'New while it is out: eleven hours to reach it later' });
-  crew.write('Ruth', 3, { kind: 'part-needed', need: idFrom('de-icer mounts'), name: 'Engine mount', quantity: 2, reason: 'Rubber torn on the left one' });
-  crew.write('Kamal', 4, { kind: 'part-needed', need: idFrom('de-icer plug'), name: 'Plug body for the exhaust temperature sensor', quantity: 1, reason: 'Catch broke off' });
-  crew.write('Kamal', 10, { kind: 'noted', text: 'Exchange engine came without the oil level sensor. Ours moved over, new washer.' });
+  crew.write('Ruth', 6, {
+    kind: 'part-needed',
+    need: idFrom('de-icer seal'),
+    name: 'Rear crank seal',
+    quantity: 1,
+    reason: 'New while it is out: eleven hours to reach it later',
+  });
+  crew.write('Ruth', 3, {
+    kind: 'part-needed',
+    need: idFrom('de-icer mounts'),
+    name: 'Engine mount',
+    quantity: 2,
+    reason: 'Rubber torn on the left one',
+  });
+  crew.write('Kamal', 4, {
+    kind: 'part-needed',
+    need: idFrom('de-icer plug'),
+    name: 'Plug body for the exhaust temperature sensor',
+    quantity: 1,
+    reason: 'Catch broke off',
+  });
+  crew.write('Kamal', 10, {
+    kind: 'noted',
+    text: 'Exchange engine came without the oil level sensor. Ours moved over, new washer.',
+  });
   crew.comeBackOn('2026-11-09');
-  crew.write('Ruth', 5, { kind: 'part-arrived', need: idFrom('de-icer seal') }, { kind: 'part-arrived', need: idFrom('de-icer mounts') });
+  crew.write(
+    'Ruth',
+    5,
+    { kind: 'part-arrived', need: idFrom('de-icer seal') },
+    { kind: 'part-arrived', need: idFrom('de-icer mounts') },
+  );
   crew.workUntil((state) => stopOf(state) === 'first-start', {
     'close:exhaust-sensor': (now) =>
-      now.write('Kamal', 2, { kind: 'left-on-purpose', connection: 'exhaust-sensor', reason: 'Plug body is on order; warning lamp is expected until then.' }),
+      now.write('Kamal', 2, {
+        kind: 'left-on-purpose',
+        connection: 'exhaust-sensor',
+        reason: 'Plug body is on order; warning lamp is expected until then.',
+      }),
     'close:compressor-bolts': { count: 2 },
     'torque:mount-left': { torque: [66.0, 75.4] },
-    'torque:downpipe-turbo': { torque: [21.5], accepted: 'No straight reach for the wrench; checked cold, again after the heat cycle' },
+    'torque:downpipe-turbo': {
+      torque: [21.5],
+      accepted: 'No straight reach for the wrench; checked cold, again after the heat cycle',
+    },
   });
   crew.workUntil((state) => isDone(state, 'check:prime-fuel'));
   const attempt = (minutes, voltsBefore, voltsLowest, crankSeconds, result) =>
@@ -79,11 +127,33 @@ function deicer() {
   crew.write(
     'Kamal',
     6,
-    { kind: 'issue-opened', issue: idFrom('de-icer lamp'), title: 'Exhaust temperature lamp', sort: 'still-unplugged', connection: 'exhaust-sensor' },
-    { kind: 'issue-opened', issue: idFrom('de-icer gearbox'), title: 'Gearbox warning while cranking', sort: 'low-voltage' },
-    { kind: 'issue-opened', issue: idFrom('de-icer fuel'), title: 'Turns, no fuel pressure at the rail', sort: 'real', connection: 'rail-sensor' },
+    {
+      kind: 'issue-opened',
+      issue: idFrom('de-icer lamp'),
+      title: 'Exhaust temperature lamp',
+      sort: 'still-unplugged',
+      connection: 'exhaust-sensor',
+    },
+    {
+      kind: 'issue-opened',
+      issue: idFrom('de-icer gearbox'),
+      title: 'Gearbox warning while cranking',
+      sort: 'low-voltage',
+    },
+    {
+      kind: 'issue-opened',
+      issue: idFrom('de-icer fuel'),
+      title: 'Turns, no fuel pressure at the rail',
+      sort: 'real',
+      connection: 'rail-sensor',
+    },
   );
-  crew.write('Ruth', 5, { kind: 'issue-opened', issue: idFrom('de-icer glow'), title: 'Glow lamp fault from before', sort: 'stored' });
+  crew.write('Ruth', 5, {
+    kind: 'issue-opened',
+    issue: idFrom('de-icer glow'),
+    title: 'Glow lamp fault from before',
+    sort: 'stored',
+  });
   crew.write('Ruth', 4, { kind: 'issue-closed', issue: idFrom('de-icer glow'), how: 'Cleared; did not come back' });
   crew.write('Kamal', 3, { kind: 'noted', text: 'Battery on the 4 A charger over night. No more cranking today.' });
   return crew;
@@ -110,19 +180,52 @@ function tender() {
   });
   crew.workUntil((state) => stopOf(state) === 'bench', {
     'open:gearbox-breather': (now) =>
-      now.write('Ines', 6, {
-        kind: 'connection-found',
-        alreadyOpen: false,
-        connection: { id: 'found-siren-ground', name: 'a siren ground on the gearbox bolt', kind: 'ground', between: ['gearbox', 'body'], station: 'underside', height: 'raised' },
-      }, { kind: 'operation-skipped', operation: 'open:gearbox-breather', mode: 'later', reason: 'Siren ground is in front of it' }),
+      now.write(
+        'Ines',
+        6,
+        {
+          kind: 'connection-found',
+          alreadyOpen: false,
+          connection: {
+            id: 'found-siren-ground',
+            name: 'a siren ground on the gearbox bolt',
+            kind: 'ground',
+            between: ['gearbox', 'body'],
+            station: 'underside',
+            height: 'raised',
+          },
+        },
+        {
+          kind: 'operation-skipped',
+          operation: 'open:gearbox-breather',
+          mode: 'later',
+          reason: 'Siren ground is in front of it',
+        },
+      ),
   });
   crew.comeBackOn('2026-09-21');
   crew.workUntil((state) => stopOf(state) === 'first-start');
   crew.workUntil((state) => isDone(state, 'check:prime-fuel'));
-  crew.write('Ines', 3, { kind: 'start-attempted', voltsBefore: 12.7, voltsLowest: 10.6, crankSeconds: 7, result: 'cranks' });
-  crew.write('Ines', 2, { kind: 'start-attempted', voltsBefore: 12.5, voltsLowest: 10.4, crankSeconds: 5, result: 'runs' });
+  crew.write('Ines', 3, {
+    kind: 'start-attempted',
+    voltsBefore: 12.7,
+    voltsLowest: 10.6,
+    crankSeconds: 7,
+    result: 'cranks',
+  });
+  crew.write('Ines', 2, {
+    kind: 'start-attempted',
+    voltsBefore: 12.5,
+    voltsLowest: 10.4,
+    crankSeconds: 5,
+    result: 'runs',
+  });
   crew.workUntil((state) => hasRun(state) && isDone(state, 'check:heat-cycle'));
-  crew.write('Ines', 10, { kind: 'handed-over', openItems: openItems(crew.state).length, note: 'Siren ground is on the map now.' });
+  crew.write('Ines', 10, {
+    kind: 'handed-over',
+    openItems: openItems(crew.state).length,
+    note: 'Siren ground is on the map now.',
+  });
   return crew;
 }
 

@@ -10,7 +10,9 @@ const folder = join(root, 'demo/larkmoor');
  */
 export async function loadDemo(address) {
   const lines = [];
-  for (const file of readdirSync(folder).filter((name) => name.endsWith('.json')).sort()) {
+  for (const file of readdirSync(folder)
+    .filter((name) => name.endsWith('.json'))
+    .sort()) {
     const answer = await fetch(`${address}/api/bundles`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },

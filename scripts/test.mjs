@@ -28,7 +28,9 @@ try {
   const unit = JSON.parse(readFileSync(unitReport, 'utf8'));
   const { stats } = JSON.parse(readFileSync(browserReport, 'utf8'));
   say('All checks passed.');
-  process.stdout.write(`${unit.numPassedTests + stats.expected} passed, ${unit.numFailedTests + stats.unexpected} failed\n`);
+  process.stdout.write(
+    `${unit.numPassedTests + stats.expected} passed, ${unit.numFailedTests + stats.unexpected} failed\n`,
+  );
 } catch (error) {
   say(error.message);
   process.exitCode = 1;

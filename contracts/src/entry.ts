@@ -8,7 +8,11 @@ import { amount, count, id, list, name, oneOf, optionalText, record, text, time,
 const entry = <Kind extends EntryKind, Shape extends ObjectShape>(kind: Kind, shape: Shape) =>
   record({ id: uuid(), at: time(), by: name(), kind: oneOf([kind] as const), ...shape });
 
-const optionalId = () => string().matches(/^[\w.:-]+$/).max(80).optional();
+const optionalId = () =>
+  string()
+    .matches(/^[\w.:-]+$/)
+    .max(80)
+    .optional();
 
 /** What each kind of ledger entry has to hold, by kind. */
 export const ENTRY_SCHEMAS = {

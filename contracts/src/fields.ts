@@ -31,7 +31,9 @@ export const time = () => string().datetime().max(40).required();
 
 /** One of a closed list of words. */
 export const oneOf = <const Words extends readonly string[]>(words: Words) =>
-  string<Words[number]>().oneOf(words as readonly Words[number][]).required();
+  string<Words[number]>()
+    .oneOf(words as readonly Words[number][])
+    .required();
 
 /** A whole number of things. */
 export const count = (most: number, least = 0) => number().integer().min(least).max(most).required();

@@ -22,7 +22,12 @@ const headShape = {
 };
 
 /** A job as the survey makes it: the server copies the layout’s map into it. */
-export const newJobSchema = record({ ...headShape, layout: id(), powerpack: id(), route: id() }) as unknown as Schema<NewJob>;
+export const newJobSchema = record({
+  ...headShape,
+  layout: id(),
+  powerpack: id(),
+  route: id(),
+}) as unknown as Schema<NewJob>;
 export interface NewJob extends Omit<Job, 'createdAt' | 'plan'> {
   readonly layout: string;
   readonly powerpack: string;

@@ -36,8 +36,10 @@ const access = () =>
       removed: string().max(80).optional(),
       why: text(),
       because: string().oneOf(['access', 'safety', 'load path']).optional(),
-    }).test('one-of', 'access names either a connection to open or a part to remove.', (need) =>
-      (need.open === undefined) !== (need.removed === undefined),
+    }).test(
+      'one-of',
+      'access names either a connection to open or a part to remove.',
+      (need) => (need.open === undefined) !== (need.removed === undefined),
     ),
     200,
   );
@@ -139,7 +141,10 @@ export const connectionMapSchema = record({
     }),
     40,
   ),
-  checks: list(record({ ...stepShape, id: id(), when: oneOf(['before-start', 'after-start', 'handover'] as const) }), 100),
+  checks: list(
+    record({ ...stepShape, id: id(), when: oneOf(['before-start', 'after-start', 'handover'] as const) }),
+    100,
+  ),
 }) as unknown as Schema<ConnectionMap>;
 
 /** What a crew set out to do: the map, and the powerpack and route chosen on it. */

@@ -40,6 +40,7 @@ setLocale({
     length: ({ path, length }) => `${path} has to have ${length}.`,
   },
   object: {
-    noUnknown: ({ path, unknown }) => `${path && path !== 'this' ? `${path} has` : 'There is'} something in it that does not belong: ${String(unknown)}.`,
+    noUnknown: ({ path, unknown }) =>
+      `${path && path !== 'this' ? `${path} has` : 'There is'} something in it that does not belong: ${String(unknown)}.`,
   },
 });

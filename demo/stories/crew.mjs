@@ -1,5 +1,15 @@
 import { createHash } from 'node:crypto';
-import { canApply, extend, fastenerCount, gateOf, nextBag, nextTag, nextUp, startOf, wantsTag } from '@brisk/core/ledger';
+import {
+  canApply,
+  extend,
+  fastenerCount,
+  gateOf,
+  nextBag,
+  nextTag,
+  nextUp,
+  startOf,
+  wantsTag,
+} from '@brisk/core/ledger';
 import { wrenchFor } from '@brisk/core/torque';
 
 const DAY_BEGINS_MIN = 7 * 60 + 30;
@@ -60,7 +70,8 @@ export class Crew {
     if (moveTo) this.write(by, 12, { kind: 'height-set', height: moveTo });
     const { low, likely, high } = operation.minutes;
     const share = shareFrom(`${this.name} ${operation.id}`);
-    const minutes = share < 0.7 ? low + (share / 0.7) * (likely - low) : likely + ((share - 0.7) / 0.3) * (high - likely) * 0.5;
+    const minutes =
+      share < 0.7 ? low + (share / 0.7) * (likely - low) : likely + ((share - 0.7) / 0.3) * (high - likely) * 0.5;
     if (operation.holdPoint) {
       const { holdPoint } = gateOf(this.state, operation.holdPoint);
       this.write(by, minutes, {
@@ -101,7 +112,13 @@ export class Crew {
     }
     if (connection && operation.kind === 'connect') {
       const out = this.state.bags.get(connection.id)?.out;
-      if (out) bodies.push({ kind: 'fasteners-counted', connection: connection.id, direction: 'in', count: odd.count ?? out.count });
+      if (out)
+        bodies.push({
+          kind: 'fasteners-counted',
+          connection: connection.id,
+          direction: 'in',
+          count: odd.count ?? out.count,
+        });
     }
     if (connection && operation.kind === 'torque') {
       const target = connection.refit.torque.targetNm;
@@ -120,7 +137,12 @@ export class Crew {
       const direction = operation.kind === 'drain' ? 'out' : 'in';
       const usual = circuit.drainsL * (0.93 + 0.07 * shareFrom(`${this.name} ${operation.circuit}`));
       const litres = direction === 'out' ? usual : (this.state.litres.get(circuit.id)?.out ?? usual) + 0.2;
-      bodies.push({ kind: 'fluid-measured', circuit: circuit.id, direction, litres: Number((odd.litres ?? litres).toFixed(1)) });
+      bodies.push({
+        kind: 'fluid-measured',
+        circuit: circuit.id,
+        direction,
+        litres: Number((odd.litres ?? litres).toFixed(1)),
+      });
     }
     return bodies;
   }

@@ -32,7 +32,11 @@ export function appOf({ database, logger, host, webFolder, now, closing }: AppPa
   app.use(compression());
   app.use('/api', (_request, response, next) => {
     response.setHeader('cache-control', 'no-store');
-    if (closing()) throw new ProblemError('unavailable', 'Brisk Ledger is being stopped. What you wrote is kept; try again in a moment.');
+    if (closing())
+      throw new ProblemError(
+        'unavailable',
+        'Brisk Ledger is being stopped. What you wrote is kept; try again in a moment.',
+      );
     next();
   });
   app.get('/api/health', async (_request, response) => {

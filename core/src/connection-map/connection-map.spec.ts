@@ -28,10 +28,26 @@ describe('problems with a map', () => {
     ['both ends at one part', withConnection('hose', { between: ['pump', 'pump'] }), 'Both ends are at the same part'],
     ['an unknown condition', withConnection('hose', { needs: ['cold'] }), 'needs a condition “cold”'],
     ['an unknown circuit', withConnection('hose', { circuit: 'milk' }), 'opens a circuit “milk”'],
-    ['a mount with nothing under it', withConnection('mount-left', { needs: [] }), 'nothing says what takes the weight'],
-    ['minutes upside down', withConnection('hose', { minutes: { low: 9, likely: 3, high: 6 } }), 'must rise from above nought'],
-    ['access through a part that stays', withConnection('hose', { access: [{ removed: 'battery', why: '' }] }), 'nothing says how it does'],
-    ['access past an unknown connection', withConnection('hose', { access: [{ open: 'ghost', why: '' }] }), 'connection “ghost”'],
+    [
+      'a mount with nothing under it',
+      withConnection('mount-left', { needs: [] }),
+      'nothing says what takes the weight',
+    ],
+    [
+      'minutes upside down',
+      withConnection('hose', { minutes: { low: 9, likely: 3, high: 6 } }),
+      'must rise from above nought',
+    ],
+    [
+      'access through a part that stays',
+      withConnection('hose', { access: [{ removed: 'battery', why: '' }] }),
+      'nothing says how it does',
+    ],
+    [
+      'access past an unknown connection',
+      withConnection('hose', { access: [{ open: 'ghost', why: '' }] }),
+      'connection “ghost”',
+    ],
   ])('says what is wrong with %s', (_what, plan, words) => {
     expect(wordsOf(plan.map).join('\n')).toContain(words);
   });

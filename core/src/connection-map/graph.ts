@@ -29,10 +29,7 @@ export function lumpOf(map: ConnectionMap, roots: readonly PartId[]): ReadonlySe
 }
 
 /** Connections with exactly one end in `lump`. */
-export function crossing(
-  connections: readonly Connection[],
-  lump: ReadonlySet<PartId>,
-): readonly Connection[] {
+export function crossing(connections: readonly Connection[], lump: ReadonlySet<PartId>): readonly Connection[] {
   return connections.filter(({ between: [one, other] }) => lump.has(one) !== lump.has(other));
 }
 

@@ -64,7 +64,10 @@ export function problemsOf(map: ConnectionMap): readonly MapProblem[] {
       if (!conditionIds.has(need)) say(id, `It needs a condition “${need}” that is not on the map.`);
     if (connection.circuit !== undefined && !circuitIds.has(connection.circuit))
       say(id, `It opens a circuit “${connection.circuit}” that is not on the map.`);
-    if (connection.carriesLoad && !connection.needs.some((need) => map.conditions.find(({ id }) => id === need)?.takesLoad))
+    if (
+      connection.carriesLoad &&
+      !connection.needs.some((need) => map.conditions.find(({ id }) => id === need)?.takesLoad)
+    )
       say(id, 'It carries load, and nothing says what takes the weight before it is opened.');
     checkAccess(id, connection.access);
     checkMinutes(id, connection.minutes);
@@ -96,8 +99,7 @@ export function problemsOf(map: ConnectionMap): readonly MapProblem[] {
       if (!conditionIds.has(support)) say(route.id, `It needs a condition “${support}” that is not on the map.`);
   }
   for (const powerpack of map.powerpacks) {
-    for (const root of powerpack.roots)
-      if (!parts.has(root)) say(powerpack.id, `“${root}” is not on the map.`);
+    for (const root of powerpack.roots) if (!parts.has(root)) say(powerpack.id, `“${root}” is not on the map.`);
     if (lumpOf(map, powerpack.roots).has(map.body)) say(powerpack.id, 'The body itself would come out with it.');
   }
   return problems;

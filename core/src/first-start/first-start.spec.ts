@@ -9,7 +9,10 @@ const attempt = (changes: Partial<StartAttempt> = {}): StartAttempt => ({
   ...changes,
 });
 const later = '2026-03-20T10:05:00.000Z';
-const words = (attempts: readonly StartAttempt[], now = later) => startAdvice(attempts, now).map((one) => one.words).join(' ');
+const words = (attempts: readonly StartAttempt[], now = later) =>
+  startAdvice(attempts, now)
+    .map((one) => one.words)
+    .join(' ');
 
 describe('the battery', () => {
   it.each([
@@ -32,9 +35,12 @@ describe('the battery', () => {
 
 describe('advice on the next burst', () => {
   it('says nothing when nothing speaks against it', () => expect(words([])).toBe(''));
-  it('stops under 11.8 V at rest', () => expect(words([attempt({ voltsBefore: 11.7 })])).toMatch(/Nothing under 11.8 V/));
-  it('stops under 9.6 V while cranking', () => expect(words([attempt({ voltsLowest: 9.4 })])).toMatch(/9.4 V while cranking/));
-  it('warns of a burst over ten seconds', () => expect(words([attempt({ crankSeconds: 14 })])).toMatch(/14 s on the starter/));
+  it('stops under 11.8 V at rest', () =>
+    expect(words([attempt({ voltsBefore: 11.7 })])).toMatch(/Nothing under 11.8 V/));
+  it('stops under 9.6 V while cranking', () =>
+    expect(words([attempt({ voltsLowest: 9.4 })])).toMatch(/9.4 V while cranking/));
+  it('warns of a burst over ten seconds', () =>
+    expect(words([attempt({ crankSeconds: 14 })])).toMatch(/14 s on the starter/));
   it('counts down the rest', () => expect(words([attempt()], '2026-03-20T10:00:12.000Z')).toMatch(/18 s more/));
   it('looks for fuel after three bursts without a fire', () =>
     expect(words([attempt(), attempt(), attempt()])).toMatch(/fuel at the rail/));

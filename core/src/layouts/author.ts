@@ -21,9 +21,7 @@ export function fasteners(count: number, what: string, more: Omit<FastenerSet, '
 }
 
 /** A step, with the ordinary filled in: one pair of hands, no tools, machine at any height. */
-export function step(
-  spec: Pick<StepSpec, 'title' | 'station' | 'minutes'> & Partial<StepSpec>,
-): StepSpec {
+export function step(spec: Pick<StepSpec, 'title' | 'station' | 'minutes'> & Partial<StepSpec>): StepSpec {
   return { height: 'either', hands: 1, tools: [], cautions: [], ...spec };
 }
 

@@ -18,7 +18,10 @@ import {
 } from './index.js';
 
 const record = recorder();
-const refused = (state: JobState, body: EntryBody) => canApply(state, record(body)).map(({ words }) => words).join(' ');
+const refused = (state: JobState, body: EntryBody) =>
+  canApply(state, record(body))
+    .map(({ words }) => words)
+    .join(' ');
 const then = (state: JobState, ...bodies: readonly EntryBody[]) =>
   bodies.reduce((now, body) => write(now, record(body)), state);
 const until = (stop: (state: JobState) => boolean) => workOn(startOf(smallPlan), record, stop).state;
@@ -47,7 +50,9 @@ function withConnectionsLow(plan: JobPlan): JobPlan {
 
 describe('doing a step', () => {
   it('waits for what comes before it, and says what and why', () => {
-    expect(refused(start, done('open:sensor'))).toMatch(/First: Lift the cover away. The cover lies over it.*First: Sign: Made safe/s);
+    expect(refused(start, done('open:sensor'))).toMatch(
+      /First: Lift the cover away. The cover lies over it.*First: Sign: Made safe/s,
+    );
   });
 
   it('does not happen twice', () => {
@@ -61,7 +66,10 @@ describe('doing a step', () => {
   });
 
   it('is reached as the machine stands while the hoist carries, since it is not moved then', () => {
-    const plan = withConnection('mount-right', { height: 'raised', access: [{ open: 'mount-left', why: 'Behind it.' }] });
+    const plan = withConnection('mount-right', {
+      height: 'raised',
+      access: [{ open: 'mount-left', why: 'Behind it.' }],
+    });
     const low = withConnectionsLow(plan);
     const hoisted = workOn(startOf(low), record, (state) => nextUp(state)?.operation.id === 'open:mount-right').state;
     expect(hoisted.height).toBe('ground');
@@ -69,9 +77,11 @@ describe('doing a step', () => {
     expect(refused(hoisted, done('open:mount-right'))).toBe('');
   });
 
-  it('is refused for a step nobody knows', () => expect(refused(start, done('open:ghost'))).toMatch(/no step called “open:ghost”/));
+  it('is refused for a step nobody knows', () =>
+    expect(refused(start, done('open:ghost'))).toMatch(/no step called “open:ghost”/));
 
-  it('is not how a hold point is passed', () => expect(refused(start, done('hold:made-safe'))).toMatch(/signed, not ticked/));
+  it('is not how a hold point is passed', () =>
+    expect(refused(start, done('hold:made-safe'))).toMatch(/signed, not ticked/));
 });
 
 describe('passing a step over', () => {
@@ -79,27 +89,44 @@ describe('passing a step over', () => {
 
   it('for later puts it behind what else can be done', () => {
     const first = nextUp(safe)?.operation.id ?? '';
-    const put = then(safe, { kind: 'operation-skipped', operation: first, mode: 'later', reason: 'Socket is lent out' });
+    const put = then(safe, {
+      kind: 'operation-skipped',
+      operation: first,
+      mode: 'later',
+      reason: 'Socket is lent out',
+    });
     expect(nextUp(put)?.operation.id).not.toBe(first);
     expect(possibleNow(put).map(({ id }) => id)).toContain(first);
   });
 
   it('as not on this machine satisfies what waited for it', () => {
-    const gone = then(safe, { kind: 'operation-skipped', operation: 'open:cover-bolts', mode: 'not-here', reason: 'Cover lost' });
+    const gone = then(safe, {
+      kind: 'operation-skipped',
+      operation: 'open:cover-bolts',
+      mode: 'not-here',
+      reason: 'Cover lost',
+    });
     expect(refused(gone, done('remove:cover'))).toBe('');
     expect(holding(gone).map(({ connection }) => connection.id)).not.toContain('cover-bolts');
   });
 
   it('is refused where safety hangs on it', () => {
     for (const operation of ['open:negative', 'make:hoisted', 'hold:pre-lift', 'lift:inch'])
-      expect(refused(start, { kind: 'operation-skipped', operation, mode: 'later', reason: 'In a hurry' })).toMatch(/cannot be passed over/);
-    expect(refused(safe, { kind: 'operation-skipped', operation: 'open:mount-left', mode: 'not-here', reason: 'Gone' })).toMatch(/carries the weight/);
+      expect(refused(start, { kind: 'operation-skipped', operation, mode: 'later', reason: 'In a hurry' })).toMatch(
+        /cannot be passed over/,
+      );
+    expect(
+      refused(safe, { kind: 'operation-skipped', operation: 'open:mount-left', mode: 'not-here', reason: 'Gone' }),
+    ).toMatch(/carries the weight/);
   });
 });
 
 describe('what still holds it', () => {
   it('is the cut between powerpack and machine, live', () => {
-    const held = (state: JobState) => holding(state).map(({ connection }) => connection.id).sort();
+    const held = (state: JobState) =>
+      holding(state)
+        .map(({ connection }) => connection.id)
+        .sort();
     expect(held(start)).toEqual(['hose', 'mount-left', 'mount-right', 'sensor']);
     expect(held(stripped)).toEqual([]);
   });
@@ -116,7 +143,14 @@ describe('what still holds it', () => {
     const surprised = then(lifting, {
       kind: 'connection-found',
       alreadyOpen: false,
-      connection: { id: 'found-1', name: 'a ground strap', kind: 'ground', between: ['engine', 'body'], station: 'bay-top', height: 'either' },
+      connection: {
+        id: 'found-1',
+        name: 'a ground strap',
+        kind: 'ground',
+        between: ['engine', 'body'],
+        station: 'bay-top',
+        height: 'either',
+      },
     });
     expect(holding(surprised).map(({ connection }) => connection.name)).toEqual(['a ground strap']);
     expect(refused(surprised, done('lift:clear'))).toMatch(/1 still hold it: a ground strap/);
@@ -145,13 +179,20 @@ describe('leaving something on purpose', () => {
 
   it('lets the lift be signed and stays in red to the end', () => {
     const almost = workOn(
-      then(startOf(smallPlan), done('open:negative'), { kind: 'hold-point-signed', holdPoint: 'made-safe', confirmed: ['chocked'] }, left),
+      then(
+        startOf(smallPlan),
+        done('open:negative'),
+        { kind: 'hold-point-signed', holdPoint: 'made-safe', confirmed: ['chocked'] },
+        left,
+      ),
       record,
       (state) => stopOf(state) === 'lift',
     ).state;
     expect(refused(almost, sign)).toBe('');
     const items = openItems(almost).filter(({ is }) => is === 'left-on-purpose');
-    expect(items).toEqual([expect.objectContaining({ grave: true, words: expect.stringContaining('Lead is long enough') })]);
+    expect(items).toEqual([
+      expect.objectContaining({ grave: true, words: expect.stringContaining('Lead is long enough') }),
+    ]);
   });
 
   it('is refused for what carries weight and for what does not hold it', () => {
@@ -176,7 +217,9 @@ describe('hold points', () => {
   });
 
   it('ask for every confirmation by itself', () => {
-    expect(refused(stripped, { kind: 'hold-point-signed', holdPoint: 'pre-lift', confirmed: [] })).toMatch(/Not confirmed: Hoist rated/);
+    expect(refused(stripped, { kind: 'hold-point-signed', holdPoint: 'pre-lift', confirmed: [] })).toMatch(
+      /Not confirmed: Hoist rated/,
+    );
   });
 
   it('pre-start is computed: what is open, untorqued or unfilled', () => {
@@ -184,9 +227,9 @@ describe('hold points', () => {
       new Set(['open', 'torque', 'unfilled', 'step']),
     );
     expect(gateOf(refitted, 'pre-start').blockers).toEqual([]);
-    expect(refused(refitted, { kind: 'start-attempted', voltsBefore: 12, voltsLowest: 10, crankSeconds: 5, result: 'runs' })).toMatch(
-      /signed before anybody cranks/,
-    );
+    expect(
+      refused(refitted, { kind: 'start-attempted', voltsBefore: 12, voltsLowest: 10, crankSeconds: 5, result: 'runs' }),
+    ).toMatch(/signed before anybody cranks/);
   });
 });
 
@@ -201,13 +244,23 @@ describe('conditions in force', () => {
   });
 
   it('keep the machine from being moved while the hoist carries', () => {
-    expect(refused(stripped, { kind: 'height-set', height: stripped.height === 'raised' ? 'ground' : 'raised' })).toMatch(/On the hoist: the machine is not moved/);
+    expect(
+      refused(stripped, { kind: 'height-set', height: stripped.height === 'raised' ? 'ground' : 'raised' }),
+    ).toMatch(/On the hoist: the machine is not moved/);
   });
 });
 
 describe('torque', () => {
-  const read = (value: number): EntryBody => ({ kind: 'torque-read', connection: 'mount-left', wrench: 'half', read: { value, unit: 'N·m' } });
-  const wrench110 = (value: number): EntryBody => ({ ...(read(value) as Extract<EntryBody, { kind: 'torque-read' }>), wrench: 'three-eighths' });
+  const read = (value: number): EntryBody => ({
+    kind: 'torque-read',
+    connection: 'mount-left',
+    wrench: 'half',
+    read: { value, unit: 'N·m' },
+  });
+  const wrench110 = (value: number): EntryBody => ({
+    ...(read(value) as Extract<EntryBody, { kind: 'torque-read' }>),
+    wrench: 'three-eighths',
+  });
   const seated = until((state) => nextUp(state)?.operation.id === 'torque:mount-left');
 
   it('keeps a reading that missed and asks for another or a reason', () => {
@@ -220,8 +273,16 @@ describe('torque', () => {
   });
 
   it('may be accepted with a reason, and shows at handover', () => {
-    const accepted = then(seated, wrench110(50), { kind: 'torque-accepted', connection: 'mount-left', reason: 'No room' }, done('torque:mount-left'));
-    expect(openItems(accepted).find(({ is }) => is === 'torque')).toMatchObject({ grave: false, words: expect.stringContaining('No room') });
+    const accepted = then(
+      seated,
+      wrench110(50),
+      { kind: 'torque-accepted', connection: 'mount-left', reason: 'No room' },
+      done('torque:mount-left'),
+    );
+    expect(openItems(accepted).find(({ is }) => is === 'torque')).toMatchObject({
+      grave: false,
+      words: expect.stringContaining('No room'),
+    });
   });
 
   it('flags a wrench that cannot be trusted so low', () => {
@@ -255,27 +316,38 @@ describe('fasteners, tags and fluids', () => {
 
   it('a bag and a tag belong to one connection', () => {
     const used = then(start, count('out', 3, 7), { kind: 'tagged', connection: 'hose', tag: 4 });
-    expect(refused(used, { ...count('out', 1, 7), connection: 'sensor' } as EntryBody)).toMatch(/Bag 7 holds the fasteners of the lower hose/);
+    expect(refused(used, { ...count('out', 1, 7), connection: 'sensor' } as EntryBody)).toMatch(
+      /Bag 7 holds the fasteners of the lower hose/,
+    );
     expect(refused(used, { kind: 'tagged', connection: 'sensor', tag: 4 })).toMatch(/Tag 4 is on the lower hose/);
   });
 
   it('more than a circuit can hold is refused', () => {
-    expect(refused(start, { kind: 'fluid-measured', circuit: 'coolant', direction: 'out', litres: 60 })).toMatch(/more than the coolant holds/);
+    expect(refused(start, { kind: 'fluid-measured', circuit: 'coolant', direction: 'out', litres: 60 })).toMatch(
+      /more than the coolant holds/,
+    );
   });
 });
 
 describe('correcting', () => {
   it('takes an entry back and keeps both', () => {
     const wrong = record(done('open:negative'));
-    const state = write(write(start, wrong), record({ kind: 'corrected', corrects: wrong.id, reason: 'Wrong machine' }));
+    const state = write(
+      write(start, wrong),
+      record({ kind: 'corrected', corrects: wrong.id, reason: 'Wrong machine' }),
+    );
     expect(state.position).toBe(2);
     expect(conditionsInForce(state)).toEqual([]);
     expect(refused(state, { kind: 'corrected', corrects: wrong.id, reason: 'Again' })).toMatch(/corrected already/);
   });
 
   it('is refused while later work stands on it', () => {
-    const negative = stripped.entries.find((entry) => entry.kind === 'operation-done' && entry.operation === 'open:negative');
-    expect(refused(stripped, { kind: 'corrected', corrects: negative?.id ?? '', reason: 'Oops' })).toMatch(/Later work stands on it/);
+    const negative = stripped.entries.find(
+      (entry) => entry.kind === 'operation-done' && entry.operation === 'open:negative',
+    );
+    expect(refused(stripped, { kind: 'corrected', corrects: negative?.id ?? '', reason: 'Oops' })).toMatch(
+      /Later work stands on it/,
+    );
   });
 });
 

@@ -76,14 +76,18 @@ function check(state: JobState, entry: EntryBody): readonly Refusal[] {
     case 'torque-accepted': {
       const last = state.torques.get(entry.connection)?.at(-1);
       if (!last) return refuse('sense', 'There is no reading here to accept.');
-      if (last.verdict === 'within') return refuse('sense', 'The last reading is within its window; there is nothing to accept.');
+      if (last.verdict === 'within')
+        return refuse('sense', 'The last reading is within its window; there is nothing to accept.');
       return NOTHING;
     }
     case 'fluid-measured': {
       const circuit = work.plan.map.circuits.find(({ id }) => id === entry.circuit);
       if (!circuit) return unknown('circuit', entry.circuit);
       if (entry.litres > circuit.capacityL * 1.5)
-        return refuse('sense', `${entry.litres} l is more than the ${circuit.name.toLowerCase()} holds (${circuit.capacityL} l).`);
+        return refuse(
+          'sense',
+          `${entry.litres} l is more than the ${circuit.name.toLowerCase()} holds (${circuit.capacityL} l).`,
+        );
       return NOTHING;
     }
     case 'noted':
@@ -119,7 +123,10 @@ function check(state: JobState, entry: EntryBody): readonly Refusal[] {
       const open = openItems(state).length;
       return open === entry.openItems
         ? NOTHING
-        : refuse('gate', `There are ${open} open items now, not the ${entry.openItems} that were read. Read them again.`);
+        : refuse(
+            'gate',
+            `There are ${open} open items now, not the ${entry.openItems} that were read. Read them again.`,
+          );
     }
     case 'corrected':
       return mayBeCorrected(state, entry.corrects);
@@ -169,7 +176,10 @@ function mayBeDone(state: JobState, operation: Operation): readonly Refusal[] {
     const last = state.torques.get(operation.connection)?.at(-1);
     if (!last) refusals.push({ because: 'torque', words: 'Read the torque first.' });
     else if (last.verdict !== 'within' && last.accepted === undefined)
-      refusals.push({ because: 'torque', words: 'The last reading missed its target. Do it again, or accept it with a reason.' });
+      refusals.push({
+        because: 'torque',
+        words: 'The last reading missed its target. Do it again, or accept it with a reason.',
+      });
   }
   return refusals;
 }
@@ -180,7 +190,11 @@ function maySkip(state: JobState, operation: Operation, mode: 'later' | 'not-her
   if (isSettled(state, operation)) return refuse('twice', `“${operation.title}” is finished already.`);
   if (mode === 'not-here' && operation.phase !== 'strip')
     return refuse('sense', 'What was taken off has to go back. Put it off, or leave it off on purpose with a reason.');
-  if (mode === 'not-here' && operation.connection !== undefined && state.work.connections.get(operation.connection)?.carriesLoad)
+  if (
+    mode === 'not-here' &&
+    operation.connection !== undefined &&
+    state.work.connections.get(operation.connection)?.carriesLoad
+  )
     return refuse('sense', 'It carries the weight; look again whether it is there.');
   return NOTHING;
 }
@@ -190,7 +204,10 @@ function mayMove(state: JobState, height: JobState['height']): readonly Refusal[
     return refuse('twice', height === 'raised' ? 'It stands raised already.' : 'It stands on the ground already.');
   const load = carrying(state);
   return load.length > 0
-    ? refuse('sense', `${load.map(({ name }) => name).join(' and ')}: the machine is not moved while that carries the weight.`)
+    ? refuse(
+        'sense',
+        `${load.map(({ name }) => name).join(' and ')}: the machine is not moved while that carries the weight.`,
+      )
     : NOTHING;
 }
 
@@ -260,7 +277,10 @@ function maySign(
     );
   const [first] = gate.blockers;
   if (first)
-    return refuse('gate', `${gate.blockers.length} ${gate.blockers.length === 1 ? 'step is' : 'steps are'} missing; first: ${first.words}.`);
+    return refuse(
+      'gate',
+      `${gate.blockers.length} ${gate.blockers.length === 1 ? 'step is' : 'steps are'} missing; first: ${first.words}.`,
+    );
   const missing = gate.holdPoint.confirmations.find(({ id }) => !confirmed.includes(id));
   if (missing) return refuse('gate', `Not confirmed: ${missing.words}.`);
   return NOTHING;
@@ -270,12 +290,18 @@ function maySign(
 function mayBeCorrected(state: JobState, id: string): readonly Refusal[] {
   const wrong = state.entries.find((entry) => entry.id === id);
   if (!wrong) return refuse('unknown', 'The entry to be corrected is not in this ledger.');
-  if (wrong.kind === 'corrected') return refuse('sense', 'A correction is not corrected; record what is right instead.');
+  if (wrong.kind === 'corrected')
+    return refuse('sense', 'A correction is not corrected; record what is right instead.');
   if (state.corrected.has(id)) return refuse('twice', 'That entry is corrected already.');
-  const rest = state.entries.filter((entry) => entry.id !== id && entry.kind !== 'corrected' && !state.corrected.has(entry.id));
+  const rest = state.entries.filter(
+    (entry) => entry.id !== id && entry.kind !== 'corrected' && !state.corrected.has(entry.id),
+  );
   const broken = replay(startOf(state.plan), rest).refused;
   return broken
-    ? refuse('order', `Later work stands on it: ${broken.refusals[0]?.words ?? broken.entry.kind} Take that back first.`)
+    ? refuse(
+        'order',
+        `Later work stands on it: ${broken.refusals[0]?.words ?? broken.entry.kind} Take that back first.`,
+      )
     : NOTHING;
 }
 

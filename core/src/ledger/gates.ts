@@ -21,7 +21,11 @@ export interface Gate {
 export function gateOf(state: JobState, id: HoldPointId): Gate {
   const operation = operationId.hold(id);
   const progress = state.progress.get(operation);
-  const holdPoint = state.work.plan.map.holdPoints.find((point) => point.id === id) ?? { id, name: id, confirmations: [] };
+  const holdPoint = state.work.plan.map.holdPoints.find((point) => point.id === id) ?? {
+    id,
+    name: id,
+    confirmations: [],
+  };
   const boundary = new Set(state.work.boundary.map((connection) => connection.id));
   const blockers = (state.work.into.get(operation) ?? []).flatMap(({ before }) => {
     const waiting = state.work.operations.get(before);

@@ -41,13 +41,26 @@ function tryAt(state: JobState, dice: number): readonly EntryBody[] {
     case 3:
       return [{ kind: 'operation-done', operation: any }];
     case 4:
-      return [{ kind: 'corrected', corrects: state.entries[dice % Math.max(1, state.entries.length)]?.id ?? 'none', reason: 'So' }];
+      return [
+        {
+          kind: 'corrected',
+          corrects: state.entries[dice % Math.max(1, state.entries.length)]?.id ?? 'none',
+          reason: 'So',
+        },
+      ];
     case 5:
       return [
         {
           kind: 'connection-found',
           alreadyOpen: dice % 3 === 0,
-          connection: { id: `found-${state.position}`, name: 'a clip', kind: 'clip', between: ['engine', 'body'], station: 'front', height: 'either' },
+          connection: {
+            id: `found-${state.position}`,
+            name: 'a clip',
+            kind: 'clip',
+            between: ['engine', 'body'],
+            station: 'front',
+            height: 'either',
+          },
         },
       ];
     case 6:

@@ -4,15 +4,7 @@ import type { JobState } from './state.js';
 
 /** Something a person taking the machine over has to know. `grave` ones are shown in red. */
 export interface OpenItem {
-  readonly is:
-    | 'left-on-purpose'
-    | 'still-open'
-    | 'count'
-    | 'torque'
-    | 'step'
-    | 'issue'
-    | 'part'
-    | 'fluid';
+  readonly is: 'left-on-purpose' | 'still-open' | 'count' | 'torque' | 'step' | 'issue' | 'part' | 'fluid';
   readonly grave: boolean;
   readonly words: string;
 }
@@ -49,7 +41,11 @@ export function openItems(state: JobState): readonly OpenItem[] {
   for (const { id, name } of work.plan.map.circuits) {
     const litres = state.litres.get(id);
     if (litres?.out !== undefined && isDone(state, operationId.fill(id)) && litres.in === undefined)
-      items.push({ is: 'fluid', grave: false, words: `${name}: ${litres.out} l ran out, what went in was not measured` });
+      items.push({
+        is: 'fluid',
+        grave: false,
+        words: `${name}: ${litres.out} l ran out, what went in was not measured`,
+      });
   }
   for (const { name, quantity, arrived } of state.needs.values())
     if (!arrived) items.push({ is: 'part', grave: false, words: `Not arrived: ${quantity} × ${name}` });
@@ -68,7 +64,14 @@ export function countMismatches(
     const counted = bag.in?.count ?? 0;
     return counted === bag.out.count
       ? []
-      : [{ connection, name: state.work.connections.get(connection)?.name ?? connection, out: bag.out.count, in: counted }];
+      : [
+          {
+            connection,
+            name: state.work.connections.get(connection)?.name ?? connection,
+            out: bag.out.count,
+            in: counted,
+          },
+        ];
   });
 }
 

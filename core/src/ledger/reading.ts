@@ -1,4 +1,11 @@
-import { lumpOf, reachable, type Condition, type Connection, type MachineHeight, type PartId } from '../connection-map/index.js';
+import {
+  lumpOf,
+  reachable,
+  type Condition,
+  type Connection,
+  type MachineHeight,
+  type PartId,
+} from '../connection-map/index.js';
 import { operationId, type Operation, type OperationId, type WorkPhase } from '../teardown/index.js';
 import type { JobState } from './state.js';
 
@@ -70,11 +77,14 @@ export function holding(state: JobState): readonly Holding[] {
   const { work } = state;
   const out = partsOut(state);
   const closed = work.plan.map.connections.filter(
-    ({ id }) => !isOpen(state, id) && !isNotHere(state, operationId.open(id)) && state.leftAsItIs.get(id)?.as !== 'attached',
+    ({ id }) =>
+      !isOpen(state, id) && !isNotHere(state, operationId.open(id)) && state.leftAsItIs.get(id)?.as !== 'attached',
   );
   const fastToBody = reachable(work.plan.map.body, closed, work.lump);
   return closed
-    .filter(({ between: [one, other] }) => work.lump.has(one) !== work.lump.has(other) && !out.has(one) && !out.has(other))
+    .filter(
+      ({ between: [one, other] }) => work.lump.has(one) !== work.lump.has(other) && !out.has(one) && !out.has(other),
+    )
     .map((connection) => ({
       connection,
       toBody: connection.between.some((end) => !work.lump.has(end) && fastToBody.has(end)),

@@ -44,7 +44,10 @@ export function runSheet(
         later: putOff(state),
         ...lastStation(state, operations),
       });
-      return { operations: [...operations, ...more], height: more.findLast((step) => step.height !== 'either')?.height as MachineHeight | undefined ?? height };
+      return {
+        operations: [...operations, ...more],
+        height: (more.findLast((step) => step.height !== 'either')?.height as MachineHeight | undefined) ?? height,
+      };
     },
     { operations: [], height: state.height },
   ).operations;
@@ -65,9 +68,7 @@ function putOff(state: JobState): ReadonlySet<string> {
 function lastStation(state: JobState, planned: readonly Operation[]): { station?: Operation['station'] } {
   const plannedLast = planned.at(-1);
   if (plannedLast) return { station: plannedLast.station };
-  const done = state.entries.findLast(
-    (entry) => entry.kind === 'operation-done' && isDone(state, entry.operation),
-  );
+  const done = state.entries.findLast((entry) => entry.kind === 'operation-done' && isDone(state, entry.operation));
   const operation = done?.kind === 'operation-done' ? state.work.operations.get(done.operation) : undefined;
   return operation ? { station: operation.station } : {};
 }

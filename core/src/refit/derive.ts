@@ -101,7 +101,14 @@ function fitOperations(map: ConnectionMap, teardown: Teardown): readonly Operati
     const part = parts.get(id);
     if (!part?.removal) return [];
     return [
-      { ...part.removal, id: operationId.fit(id), phase: 'refit', kind: 'fit', part: id, title: `Set the ${part.name} in place` },
+      {
+        ...part.removal,
+        id: operationId.fit(id),
+        phase: 'refit',
+        kind: 'fit',
+        part: id,
+        title: `Set the ${part.name} in place`,
+      },
     ];
   });
 }
@@ -220,7 +227,13 @@ function reversedEdges(
     if (!then || !first || !['access', 'condition', 'part'].includes(reason.kind)) return [];
     // Mounts are tightened together, so between two of them only the starting by hand is turned round.
     const bothMounts = mounts.has(before) && mounts.has(after);
-    return [{ before: bothMounts ? first.first : first.last, after: then.first, reason: { kind: reason.kind, words: turned(before, reason) } }];
+    return [
+      {
+        before: bothMounts ? first.first : first.last,
+        after: then.first,
+        reason: { kind: reason.kind, words: turned(before, reason) },
+      },
+    ];
   });
 
   function turned(before: OperationId, reason: Reason): string {
@@ -240,13 +253,19 @@ function mountEdges(opened: readonly Connection[], stages: ReadonlyMap<string, S
       edges.push({
         before: one.first,
         after: other.close,
-        reason: { kind: 'load path', words: 'Every mount is started by hand before any is pulled down, or the holes walk off.' },
+        reason: {
+          kind: 'load path',
+          words: 'Every mount is started by hand before any is pulled down, or the holes walk off.',
+        },
       });
       if (other.last !== other.close)
         edges.push({
           before: one.close,
           after: other.last,
-          reason: { kind: 'load path', words: 'Every mount is seated before any gets its final torque, or the frame twists.' },
+          reason: {
+            kind: 'load path',
+            words: 'Every mount is seated before any gets its final torque, or the frame twists.',
+          },
         });
       return edges;
     }),
@@ -349,7 +368,9 @@ function loadBackEdges(
   const takers = new Set(map.conditions.filter(({ takesLoad }) => takesLoad).map(({ id }) => operationId.release(id)));
   const releases = operations.filter(({ id }) => takers.has(id));
   const leadsToRelease = new Set(releases.flatMap(({ id }) => [id, ...ancestorsOf(id, graph)]));
-  const down = new Set(operations.filter(({ kind }) => kind === 'lower').flatMap(({ id }) => [...descendantsOf(id, graph)]));
+  const down = new Set(
+    operations.filter(({ kind }) => kind === 'lower').flatMap(({ id }) => [...descendantsOf(id, graph)]),
+  );
   return operations
     .filter(({ id }) => down.has(id) && !leadsToRelease.has(id))
     .flatMap(({ id }) =>

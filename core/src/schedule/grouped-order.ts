@@ -12,7 +12,10 @@ class Frontier {
   constructor(private readonly problem: OrderingProblem) {
     problem.operations.forEach((operation, index) => {
       this.#byId.set(operation.id, operation);
-      this.#rank.set(operation.id, index + (operation.kind === 'hold-point' || operation.kind === 'make-safe' ? -1e6 : 0));
+      this.#rank.set(
+        operation.id,
+        index + (operation.kind === 'hold-point' || operation.kind === 'make-safe' ? -1e6 : 0),
+      );
     });
     for (const operation of problem.operations) {
       const open = (problem.graph.into.get(operation.id) ?? []).filter(({ before }) => this.#byId.has(before)).length;
@@ -85,7 +88,9 @@ export const groupedOrder: Orderer = (problem) => {
     const choices = willing.length > 0 ? willing : ready;
     if (!choices.some((operation) => fitsHeight(operation, height))) height = other(height);
     const here = choices.filter((operation) => fitsHeight(operation, height));
-    const next = here.find((operation) => operation.station === station) ?? here.find((operation) => operation.station === busiest(here));
+    const next =
+      here.find((operation) => operation.station === station) ??
+      here.find((operation) => operation.station === busiest(here));
     if (!next) break;
     station = next.station;
     frontier.take(next);

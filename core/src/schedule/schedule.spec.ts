@@ -35,7 +35,12 @@ const order = (operations: readonly Operation[], edges: readonly Precedence[] = 
 describe('the grouped order', () => {
   it('stays at a station while there is work there', () => {
     expect(
-      order([operation('a'), operation('b', { station: 'front' }), operation('c'), operation('d', { station: 'front' })]),
+      order([
+        operation('a'),
+        operation('b', { station: 'front' }),
+        operation('c'),
+        operation('d', { station: 'front' }),
+      ]),
     ).toEqual(['a', 'c', 'b', 'd']);
   });
 
@@ -50,14 +55,18 @@ describe('the grouped order', () => {
   });
 
   it('follows an edge even when it means walking back', () => {
-    expect(
-      order([operation('a'), operation('b', { station: 'front' }), operation('c')], [edge('b', 'a')]),
-    ).toEqual(expect.arrayContaining(['a', 'b', 'c']));
+    expect(order([operation('a'), operation('b', { station: 'front' }), operation('c')], [edge('b', 'a')])).toEqual(
+      expect.arrayContaining(['a', 'b', 'c']),
+    );
     expect(order([operation('a'), operation('b', { station: 'front' })], [edge('b', 'a')])).toEqual(['b', 'a']);
   });
 
   it('puts off what is stuck until nothing else can be done', () => {
-    expect(order([operation('stuck'), operation('a'), operation('b')], [], new Set(['stuck']))).toEqual(['a', 'b', 'stuck']);
+    expect(order([operation('stuck'), operation('a'), operation('b')], [], new Set(['stuck']))).toEqual([
+      'a',
+      'b',
+      'stuck',
+    ]);
   });
 });
 

@@ -40,7 +40,12 @@ export function setupsOf(order: readonly Operation[], height: MachineHeight): re
   return setups;
 }
 
-function setupOf(operations: readonly Operation[], station: Station, height: MachineHeight, moveMachine: boolean): Setup {
+function setupOf(
+  operations: readonly Operation[],
+  station: Station,
+  height: MachineHeight,
+  moveMachine: boolean,
+): Setup {
   return {
     height,
     station,

@@ -10,7 +10,14 @@ import {
   type JobPlan,
   type StepSpec,
 } from '../connection-map/index.js';
-import { openingTitle, operationId, type Operation, type OperationId, type Precedence, type Reason } from './operation.js';
+import {
+  openingTitle,
+  operationId,
+  type Operation,
+  type OperationId,
+  type Precedence,
+  type Reason,
+} from './operation.js';
 import { ancestorsOf, descendantsOf, findLoop, precedenceGraph } from './precedence-graph.js';
 import { requirementsOf, type Requirements } from './requirements.js';
 
@@ -143,11 +150,13 @@ function liftOperations(plan: JobPlan): readonly Operation[] {
 }
 
 function accessEdges(map: ConnectionMap, required: Requirements): readonly Precedence[] {
-  const edge = (after: OperationId) => (need: Access): Precedence => ({
-    before: 'open' in need ? operationId.open(need.open) : operationId.remove(need.removed),
-    after,
-    reason: { kind: need.because ?? 'access', words: need.why },
-  });
+  const edge =
+    (after: OperationId) =>
+    (need: Access): Precedence => ({
+      before: 'open' in need ? operationId.open(need.open) : operationId.remove(need.removed),
+      after,
+      reason: { kind: need.because ?? 'access', words: need.why },
+    });
   return [
     ...map.connections
       .filter(({ id }) => required.opened.has(id))
@@ -179,7 +188,9 @@ function conditionEdges(map: ConnectionMap, required: Requirements): readonly Pr
   const needed = (condition: string, after: OperationId): readonly Precedence[] => {
     const before = establishing(map, condition);
     if (before === after) return [];
-    return [{ before, after, reason: { kind: 'condition', words: `${named.get(condition) ?? condition} comes first.` } }];
+    return [
+      { before, after, reason: { kind: 'condition', words: `${named.get(condition) ?? condition} comes first.` } },
+    ];
   };
   return [
     ...map.connections

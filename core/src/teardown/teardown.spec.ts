@@ -56,7 +56,9 @@ describe('what has to be opened', () => {
       access: [{ removed: 'layer-1', why: 'It lies under the first.' }],
     });
     const teardown = teardownOf(withMore(depth.map(layer), [...depth.map(hold), deep]));
-    expect([...before(teardown, 'open:deep')]).toEqual(expect.arrayContaining(depth.map((index) => `remove:layer-${index}`)));
+    expect([...before(teardown, 'open:deep')]).toEqual(
+      expect.arrayContaining(depth.map((index) => `remove:layer-${index}`)),
+    );
   });
 
   it('drains a circuit before any joint of it, and says why', () => {
@@ -86,7 +88,9 @@ describe('what comes before what', () => {
   });
 
   it('opens something behind a mount after that mount, load or no load', () => {
-    const teardown = teardownOf(withConnection('sensor', { access: [{ open: 'mount-left', why: 'Behind the mount.' }] }));
+    const teardown = teardownOf(
+      withConnection('sensor', { access: [{ open: 'mount-left', why: 'Behind the mount.' }] }),
+    );
     expect([...before(teardown, 'open:sensor')]).toContain('open:mount-left');
   });
 

@@ -18,7 +18,14 @@ const extraParts = fc
       system: 'body',
       ...(rides ? { ridesWith: 'engine' } : {}),
       ...(comesOff
-        ? { removal: step({ title: `Take part ${index} away`, station: place, height: stands, minutes: minutes(1, 2, 3) }) }
+        ? {
+            removal: step({
+              title: `Take part ${index} away`,
+              station: place,
+              height: stands,
+              minutes: minutes(1, 2, 3),
+            }),
+          }
         : {}),
     })),
   );

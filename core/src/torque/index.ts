@@ -53,6 +53,11 @@ export function judgeTorque(targetNm: number, read: TorqueReadingAsRead, wrench:
 }
 
 /** The wrench to reach for at `targetNm`: the smallest that can be trusted there, or undefined. */
-export function wrenchFor(targetNm: number, wrenches: readonly TorqueWrench[] = SHOP_WRENCHES): TorqueWrench | undefined {
-  return [...wrenches].sort((one, other) => one.highestNm - other.highestNm).find((wrench) => wrenchTrusted(wrench, targetNm));
+export function wrenchFor(
+  targetNm: number,
+  wrenches: readonly TorqueWrench[] = SHOP_WRENCHES,
+): TorqueWrench | undefined {
+  return [...wrenches]
+    .sort((one, other) => one.highestNm - other.highestNm)
+    .find((wrench) => wrenchTrusted(wrench, targetNm));
 }

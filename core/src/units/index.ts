@@ -16,8 +16,8 @@ export interface TorqueReadingAsRead {
 /** Newton metres in one of each unit. Exact by definition of the pound-force, the foot and the kilogram-force. */
 const NEWTON_METRES_PER_UNIT: Readonly<Record<TorqueUnit, number>> = {
   'N·m': 1,
-  'lbf·ft': 1.3558179483314004,
-  'lbf·in': 0.1129848290276167,
+  'lbf·ft': 1.3558179483,
+  'lbf·in': 0.112984829,
   'kgf·m': 9.80665,
 };
 

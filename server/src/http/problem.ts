@@ -73,7 +73,10 @@ function asProblem(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error;
   switch (bodyParserType(error)) {
     case 'entity.parse.failed':
-      return new ProblemError('not-json', 'The data breaks off or is not JSON. Nothing was written; send it again whole.');
+      return new ProblemError(
+        'not-json',
+        'The data breaks off or is not JSON. Nothing was written; send it again whole.',
+      );
     case 'entity.too.large':
       return new ProblemError('too-large', 'That is more than this takes at once. Nothing was written.');
     case 'encoding.unsupported':
@@ -83,7 +86,10 @@ function asProblem(error: unknown): ProblemError {
       return new ProblemError('not-json', 'The data came in a form that cannot be read. Nothing was written.');
     default:
       if (error instanceof URIError) return new ProblemError('not-found', 'That address cannot be read.');
-      return new ProblemError('internal', 'Something went wrong here; nothing was written. Try again, and look at the log if it stays.');
+      return new ProblemError(
+        'internal',
+        'Something went wrong here; nothing was written. Try again, and look at the log if it stays.',
+      );
   }
 }
 

@@ -93,7 +93,10 @@ export class JobStore {
           isDeepStrictEqual(plain(stored), plain(job)) &&
           isDeepStrictEqual(plain(live.state.entries.slice(0, shared)), plain(ledger.slice(0, shared)));
         if (!same)
-          throw new ProblemError('exists', `“${stored.title}” is here already and tells a different story. Nothing was changed.`);
+          throw new ProblemError(
+            'exists',
+            `“${stored.title}” is here already and tells a different story. Nothing was changed.`,
+          );
         const newer = ledger.slice(shared);
         if (newer.length > 0) await this.write(live, newer);
         return { job: stored, written: newer.length };
@@ -142,7 +145,11 @@ export class JobStore {
       const ids = ledger.map(({ id }) => id);
       for (let start = 0; start < ledger.length; start += ROWS_AT_ONCE) {
         const taken = await em.findOne(EntryRows, { id: { $in: ids.slice(start, start + ROWS_AT_ONCE) } });
-        if (taken) throw new ProblemError('id-used', 'Entries of this ledger stand in another job already. Nothing was taken in.');
+        if (taken)
+          throw new ProblemError(
+            'id-used',
+            'Entries of this ledger stand in another job already. Nothing was taken in.',
+          );
         await em.insertMany(EntryRows, this.rowsOf(job.id, start, ledger.slice(start, start + ROWS_AT_ONCE)));
       }
     });

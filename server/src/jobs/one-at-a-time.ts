@@ -4,9 +4,11 @@ export function oneAtATime(): <T>(key: string, task: () => Promise<T>) => Promis
   return (key, task) => {
     const before = tails.get(key) ?? Promise.resolve();
     const run = before.then(task, task);
-    const settled = run.catch(() => undefined).finally(() => {
-      if (tails.get(key) === settled) tails.delete(key);
-    });
+    const settled = run
+      .catch(() => undefined)
+      .finally(() => {
+        if (tails.get(key) === settled) tails.delete(key);
+      });
     tails.set(key, settled);
     return run;
   };

@@ -18,7 +18,8 @@ export function summaryOf(job: Job, state: JobState): JobSummary {
     handedOver: state.handedOver !== undefined,
     nextStep: state.handedOver ? 'Handed over' : (next?.operation.title ?? 'Crank it: the engine has to run first'),
     blockedBy: blocksOf(state),
-    holding: stopOf(state) === 'plan' || stopOf(state) === 'strip' || stopOf(state) === 'lift' ? holding(state).length : 0,
+    holding:
+      stopOf(state) === 'plan' || stopOf(state) === 'strip' || stopOf(state) === 'lift' ? holding(state).length : 0,
     stepsDone: operations.filter((operation) => isSettled(state, operation)).length,
     steps: operations.length,
     minutesLeft: Math.round(runSheet(state).minutes.likely),

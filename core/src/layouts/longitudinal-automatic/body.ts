@@ -54,7 +54,10 @@ export const body: readonly Connection[] = [
     station: 'front',
     tools: ['10 mm ratchet'],
     minutes: minutes(3, 5, 10),
-    fasteners: [fasteners(6, 'M6×1.0 × 16, 10 mm flange'), fasteners(2, 'M6×1.0 × 30, 10 mm flange', { note: 'the two long ones by the catch' })],
+    fasteners: [
+      fasteners(6, 'M6×1.0 × 16, 10 mm flange'),
+      fasteners(2, 'M6×1.0 × 30, 10 mm flange', { note: 'the two long ones by the catch' }),
+    ],
     refit: { torque: { targetNm: 9 } },
   }),
   connection({

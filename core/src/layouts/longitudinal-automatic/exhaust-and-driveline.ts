@@ -95,8 +95,16 @@ export const exhaustAndDriveline: readonly Connection[] = [
     cautions: ['stands', 'heavy'],
     fasteners: [fasteners(2, 'M8×1.25 × 30, 13 mm flange')],
     access: [
-      { open: 'prop-front', why: 'The centre bearing keeps the shaft up while the flanges are undone.', because: 'load path' },
-      { open: 'prop-rear', why: 'The centre bearing keeps the shaft up while the flanges are undone.', because: 'load path' },
+      {
+        open: 'prop-front',
+        why: 'The centre bearing keeps the shaft up while the flanges are undone.',
+        because: 'load path',
+      },
+      {
+        open: 'prop-rear',
+        why: 'The centre bearing keeps the shaft up while the flanges are undone.',
+        because: 'load path',
+      },
     ],
     refit: { torque: { targetNm: 22 } },
   }),

@@ -1,13 +1,7 @@
 import type { Connection } from '../../connection-map/index.js';
 import { connection, fasteners, minutes } from '../author.js';
 
-const inside = (
-  id: string,
-  name: string,
-  part: string,
-  host: string,
-  what: ReturnType<typeof fasteners>,
-): Connection =>
+const inside = (id: string, name: string, part: string, host: string, what: ReturnType<typeof fasteners>): Connection =>
   connection({
     id,
     name,
@@ -130,7 +124,13 @@ export const pumpsAndMounts: readonly Connection[] = [
     cautions: ['under-load', 'stands'],
     fasteners: [fasteners(1, 'M12×1.5 × 70, 18 mm, locking nut', { singleUse: true })],
     carriesLoad: true,
-    access: [{ open: 'mount-right', why: 'Right side first: the steering shaft leaves no room once it tips.', because: 'load path' }],
+    access: [
+      {
+        open: 'mount-right',
+        why: 'Right side first: the steering shaft leaves no room once it tips.',
+        because: 'load path',
+      },
+    ],
     refit: { torque: { targetNm: 75 } },
   }),
   connection({

@@ -37,14 +37,33 @@ export const routes: readonly Route[] = [
     ],
     supports: ['powerpack-supported', 'gearbox-supported'],
     liftSteps: [
-      lift('first-inch', 'Raise 50 mm and look all round', 'Left, right, below, behind. If the crane works harder, something is still on.'),
-      lift('tail-down', 'Tail down on the leveller, forward off the tunnel', 'The gearbox tail drops as the nose comes up.', [4, 8, 20]),
-      lift('clear-nose', 'Raise over the nose', 'A hand’s width at the cowl and at the nose; somebody watches each.', [4, 8, 20]),
+      lift(
+        'first-inch',
+        'Raise 50 mm and look all round',
+        'Left, right, below, behind. If the crane works harder, something is still on.',
+      ),
+      lift(
+        'tail-down',
+        'Tail down on the leveller, forward off the tunnel',
+        'The gearbox tail drops as the nose comes up.',
+        [4, 8, 20],
+      ),
+      lift(
+        'clear-nose',
+        'Raise over the nose',
+        'A hand’s width at the cowl and at the nose; somebody watches each.',
+        [4, 8, 20],
+      ),
       lift('set-down', 'Roll clear and set down on the stand', 'Level first. The sump never carries it.', [4, 8, 15]),
     ],
     lowerSteps: [
       lift('over-nose', 'Over the nose, tail down', 'Converter seated and strapped before it moves.', [4, 8, 20]),
-      lift('into-tunnel', 'Back into the tunnel and level out', 'Loom, pumps and hoses tied out of the way; look at every step.', [5, 10, 25]),
+      lift(
+        'into-tunnel',
+        'Back into the tunnel and level out',
+        'Loom, pumps and hoses tied out of the way; look at every step.',
+        [5, 10, 25],
+      ),
       lift('on-mounts', 'Lower until the mount holes line up', 'A bar in the hole, never a finger.', [4, 8, 20]),
     ],
   },

@@ -28,7 +28,8 @@ export class BenchCard {
     const state = this.state();
     const operation = state.work.operations.get(this.step());
     if (!operation) return undefined;
-    const connection = operation.connection === undefined ? undefined : state.work.connections.get(operation.connection);
+    const connection =
+      operation.connection === undefined ? undefined : state.work.connections.get(operation.connection);
     const titled = (id: string) => state.work.operations.get(id)?.title ?? id;
     const { low, likely, high } = operation.minutes;
     return {

@@ -47,7 +47,9 @@ export class Bench {
     if (!state) return [];
     return [...state.work.connections.values()].flatMap(({ id, name: where, fasteners }) =>
       isDone(state, operationId.open(id))
-        ? fasteners.filter(({ singleUse }) => singleUse).map(({ count: many, what }) => ({ key: id + what, many, what, where }))
+        ? fasteners
+            .filter(({ singleUse }) => singleUse)
+            .map(({ count: many, what }) => ({ key: id + what, many, what, where }))
         : [],
     );
   });

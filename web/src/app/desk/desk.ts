@@ -109,7 +109,12 @@ export class Desk {
   refusals(...bodies: readonly EntryBody[]): readonly Refusal[] {
     const state = this.state();
     if (!state) return [];
-    return replay(state, bodies.map((body) => this.entry(body))).refused?.refusals ?? [];
+    return (
+      replay(
+        state,
+        bodies.map((body) => this.entry(body)),
+      ).refused?.refusals ?? []
+    );
   }
 
   /**

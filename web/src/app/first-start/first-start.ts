@@ -5,8 +5,15 @@ import { MatButton } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { amount, name, oneOf, optionalText, text } from '@brisk/contracts/fields';
-import { ISSUE_SORTS, likelySort, startAdvice, START_RESULTS, type IssueSort, type StartResult } from '@brisk/core/first-start';
-import { gateOf, nextUp, type Issue } from '@brisk/core/ledger';
+import {
+  ISSUE_SORTS,
+  likelySort,
+  startAdvice,
+  START_RESULTS,
+  type IssueSort,
+  type StartResult,
+} from '@brisk/core/first-start';
+import { gateOf, nextUp, unsettled, type Issue } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { v4 as uuid } from 'uuid';
 import { Desk } from '../desk/desk';
@@ -22,7 +29,16 @@ import { VoltsChart } from './volts-chart';
 /** The gate, the attempts with what the battery did, and the trouble sorted into its four kinds. */
 @Component({
   selector: 'bl-first-start',
-  imports: [HoldPoint, MatButton, MatFormFieldModule, MatInput, ReactiveFormsModule, RouterLink, StepInHand, VoltsChart],
+  imports: [
+    HoldPoint,
+    MatButton,
+    MatFormFieldModule,
+    MatInput,
+    ReactiveFormsModule,
+    RouterLink,
+    StepInHand,
+    VoltsChart,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './first-start.html',
   styleUrl: './first-start.scss',
@@ -55,6 +71,10 @@ export class FirstStart {
     const state = this.desk.state();
     return state && nextUp(state, this.phases);
   });
+  protected readonly finished = computed(() => {
+    const state = this.desk.state();
+    return state !== undefined && unsettled(state, 'first-start').length === 0;
+  });
   protected readonly attempts = computed(() => this.desk.state()?.attempts ?? []);
   protected readonly newestFirst = computed(() =>
     this.attempts()
@@ -63,7 +83,11 @@ export class FirstStart {
   );
   protected readonly advice = computed(() => startAdvice(this.attempts(), this.looked()));
   protected readonly openIssues = computed(() =>
-    ISSUE_SORTS.map((sort) => ({ sort, words: SORT_WORDS[sort], issues: this.issues().filter((issue) => issue.sort === sort && !issue.closed) })),
+    ISSUE_SORTS.map((sort) => ({
+      sort,
+      words: SORT_WORDS[sort],
+      issues: this.issues().filter((issue) => issue.sort === sort && !issue.closed),
+    })),
   );
   protected readonly closedIssues = computed(() => this.issues().filter(({ closed }) => closed));
   private readonly issues = computed(() => [...(this.desk.state()?.issues.values() ?? [])]);
@@ -145,7 +169,9 @@ export class FirstStart {
   protected async closeIssue({ issue, title }: Issue): Promise<void> {
     const answers = await this.asker.ask({
       title: `Close: ${title}`,
-      questions: [{ field: 'how', label: 'What it was and what was done', as: 'lines', schema: text().label('What was done') }],
+      questions: [
+        { field: 'how', label: 'What it was and what was done', as: 'lines', schema: text().label('What was done') },
+      ],
       action: 'Close it',
     });
     if (answers) this.actions.record(`Closed: ${title}`, { kind: 'issue-closed', issue, how: String(answers['how']) });

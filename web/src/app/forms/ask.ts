@@ -28,7 +28,9 @@ export interface Asking {
 export type Answers = Readonly<Record<string, string | number | undefined>>;
 
 /** Choices from a table of words. */
-export function choicesFrom<Word extends string>(words: Readonly<Record<Word, string>>): NonNullable<Question['choices']> {
+export function choicesFrom<Word extends string>(
+  words: Readonly<Record<Word, string>>,
+): NonNullable<Question['choices']> {
   return (Object.keys(words) as Word[]).map((value) => ({ value, words: words[value] }));
 }
 

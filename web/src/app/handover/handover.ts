@@ -48,8 +48,9 @@ export class Handover {
         {
           connection,
           name: sentence(state.work.connections.get(connection)?.name ?? connection),
-          target: `${last.targetNm} N·m`,
-          read: `${last.read.value.toFixed(1)} ${last.read.unit}`,
+          target: String(last.targetNm),
+          read: last.read.value.toFixed(1),
+          unit: last.read.unit,
           wrench: SHOP_WRENCHES.find(({ id }) => id === last.wrench)?.name ?? last.wrench,
           verdict: VERDICT_WORDS[last.verdict],
           missed: last.verdict !== 'within',
@@ -75,7 +76,9 @@ export class Handover {
 
   protected readonly looksLeft = computed(() => {
     const state = this.desk.state();
-    return state !== undefined && unsettled(state, 'first-start').length === 0 && unsettled(state, 'handover').length > 0;
+    return (
+      state !== undefined && unsettled(state, 'first-start').length === 0 && unsettled(state, 'handover').length > 0
+    );
   });
   protected readonly ran = computed(() => {
     const state = this.desk.state();
@@ -95,7 +98,14 @@ export class Handover {
         open === 0
           ? 'Nothing is open.'
           : `You have read ${several(open, 'open item')}. They stay in the job for whoever takes it over.`,
-      questions: [{ field: 'note', label: 'A word for whoever takes it, if any', as: 'lines', schema: optionalText().label('Note') }],
+      questions: [
+        {
+          field: 'note',
+          label: 'A word for whoever takes it, if any',
+          as: 'lines',
+          schema: optionalText().label('Note'),
+        },
+      ],
       action: 'Hand it over',
     });
     if (!answers) return;

@@ -1,7 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { Router, RouterLink, RouterLinkActive } from '@angular/router';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router, RouterLink, RouterLinkActive } from '@angular/router';
 import type { Job } from '@brisk/contracts/job';
 import { stopOf, STOPS, type JobState } from '@brisk/core/ledger';
+import { debounceTime, filter, startWith } from 'rxjs';
 import { Keys } from '../keys/keys';
 import { Night } from '../theme/night';
 import { STOP_WORDS } from '../words/trade-words';
@@ -35,6 +37,16 @@ export class JourneyRail {
 
   constructor() {
     const router = inject(Router);
+    const element: HTMLElement = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    // On a phone the line is wider than the screen: bring the open stop into sight.
+    router.events
+      .pipe(
+        filter((event) => event instanceof NavigationEnd),
+        startWith(undefined),
+        debounceTime(50),
+        takeUntilDestroyed(),
+      )
+      .subscribe(() => element.querySelector('.open')?.scrollIntoView({ inline: 'center', block: 'nearest' }));
     inject(Keys).use(
       ...STOPS.map((stop, index) => ({
         key: String(index + 1),

@@ -14,7 +14,9 @@ import { Keys } from './keys';
       <dl>
         @for (action of keys.actions(); track action) {
           <div>
-            <dt><kbd class="figure">{{ action.key }}</kbd></dt>
+            <dt>
+              <kbd class="figure">{{ action.key }}</kbd>
+            </dt>
             <dd>{{ action.words }}</dd>
           </div>
         }

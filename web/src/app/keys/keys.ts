@@ -28,7 +28,8 @@ export class Keys {
   private press(event: KeyboardEvent): void {
     if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
     const target = event.target instanceof Element ? event.target : undefined;
-    if (target?.closest('input, textarea, select, [contenteditable], [role=combobox], [role=listbox], [role=menu]')) return;
+    if (target?.closest('input, textarea, select, [contenteditable], [role=combobox], [role=listbox], [role=menu]'))
+      return;
     if (document.querySelector('.cdk-overlay-container [role=dialog]')) return;
     const action = this.list().findLast(({ key }) => key === event.key);
     if (!action) return;

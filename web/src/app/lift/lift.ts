@@ -53,7 +53,9 @@ export class Lift {
     const state = this.desk.state();
     if (!state) return [];
     return [...state.leftAsItIs].flatMap(([id, left]) =>
-      left.as === 'attached' ? [{ name: sentence(state.work.connections.get(id)?.name ?? id), reason: left.reason }] : [],
+      left.as === 'attached'
+        ? [{ name: sentence(state.work.connections.get(id)?.name ?? id), reason: left.reason }]
+        : [],
     );
   });
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Connection, Station } from '@brisk/core/connection-map';
+import type { Connection, Station, Zone } from '@brisk/core/connection-map';
 import type { JobState } from '@brisk/core/ledger';
 import { STATION_WORDS, ZONE_WORDS } from '../words/trade-words';
 import { STATION_PLACES, ZONE_PLACES, type Place } from './bay-places';
@@ -18,19 +18,18 @@ export class BayPicture {
 
   /** One mark for each place, with how many connections are there. */
   protected readonly marks = computed(() => {
-    const { parts } = this.state().work.plan.map;
-    const lump = this.state().work.lump;
-    const zoneOf = new Map(parts.map(({ id, zone }) => [id, zone]));
-    const byZone = new Map<string, { place: Place; words: string; names: string[] }>();
-    for (const { between, name } of this.connections()) {
-      // A connection is found at its end on the powerpack; one that is not on it, at the part that stays.
-      const end = between.find((part) => lump.has(part)) ?? between[0];
-      const zone = zoneOf.get(end) ?? 'outside';
-      const mark = byZone.get(zone) ?? { place: ZONE_PLACES[zone], words: ZONE_WORDS[zone], names: [] };
+    const zoneOf = new Map(this.state().work.plan.map.parts.map(({ id, zone }) => [id, zone]));
+    const byPlace = new Map<string, { place: Place; words: string; names: string[] }>();
+    for (const { between, station, name } of this.connections()) {
+      const zones = between.map((part) => zoneOf.get(part) ?? 'outside').filter((zone) => zone !== 'outside');
+      const place = placeBetween(zones, station);
+      const key = `${place.x} ${place.y}`;
+      const words = zones.map((zone) => ZONE_WORDS[zone]).join(' and ');
+      const mark = byPlace.get(key) ?? { place, words: words || STATION_WORDS[station], names: [] };
       mark.names.push(name);
-      byZone.set(zone, mark);
+      byPlace.set(key, mark);
     }
-    return [...byZone.values()];
+    return [...byPlace.values()];
   });
 
   protected readonly standing = computed(() => {
@@ -43,4 +42,20 @@ export class BayPicture {
     const standing = this.standing();
     return `The machine from above. ${marks.join(', ')}${standing ? `. Stand: ${standing.words}` : ''}.`;
   });
+}
+
+/** Marks closer than this share one place. */
+const GRID = 26;
+
+/**
+ * Where a connection is drawn: half-way between its two parts. One that ends at the body is drawn from its part towards
+ * whoever stands there, which tells left from right.
+ */
+function placeBetween(zones: readonly Zone[], station: Station): Place {
+  const [one, other] = zones.map((zone) => ZONE_PLACES[zone]);
+  if (!one) return STATION_PLACES[station];
+  const towards = other ?? STATION_PLACES[station];
+  const share = other ? 0.5 : 0.35;
+  const snap = (value: number) => Math.round(value / GRID) * GRID;
+  return { x: snap(one.x + share * (towards.x - one.x)), y: snap(one.y + share * (towards.y - one.y)) };
 }

@@ -7,7 +7,9 @@ const PREFIX = 'urn:brisk-ledger:';
 export function problemIn(error: unknown): Problem | undefined {
   if (!(error instanceof HttpErrorResponse)) return undefined;
   const body: unknown = error.error;
-  return typeof body === 'object' && body !== null && 'type' in body && 'detail' in body ? (body as Problem) : undefined;
+  return typeof body === 'object' && body !== null && 'type' in body && 'detail' in body
+    ? (body as Problem)
+    : undefined;
 }
 
 /** Which of our problems it is, or undefined where the server was not reached or is not ours. */

@@ -2,11 +2,21 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import type { HoldPointId } from '@brisk/core/connection-map';
-import { gateOf, type JobState } from '@brisk/core/ledger';
+import { gateOf, type Blocker, type JobState } from '@brisk/core/ledger';
 import { Person } from '../desk/person';
 import { Desk } from '../desk/desk';
 import { several } from '../words/duration';
 import { StepActions } from './step-actions';
+
+const GROUPS: readonly { readonly is: Blocker['is']; readonly words: string }[] = [
+  { is: 'holds', words: 'still hold it' },
+  { is: 'not-off', words: 'not off yet' },
+  { is: 'make-safe', words: 'to make safe or support' },
+  { is: 'open', words: 'still open' },
+  { is: 'torque', words: 'not at final torque' },
+  { is: 'unfilled', words: 'to drain or fill' },
+  { is: 'step', words: 'other steps' },
+];
 
 /** A gate: what is missing, what a person confirms with their own eyes, and the signature. */
 @Component({
@@ -30,6 +40,13 @@ export class HoldPoint {
     computation: () => new Set(),
   });
   protected readonly signer = computed(() => this.person.in(this.desk.job()?.crew ?? []));
+  /** What is missing, by what it means. */
+  protected readonly groups = computed(() =>
+    GROUPS.map(({ is, words }) => ({
+      words,
+      blockers: this.gate().blockers.filter((blocker) => blocker.is === is),
+    })).filter(({ blockers }) => blockers.length > 0),
+  );
   protected readonly missing = computed(() => {
     const { blockers, holdPoint } = this.gate();
     if (blockers.length > 0) return `${several(blockers.length, 'step')} missing`;

@@ -1,6 +1,13 @@
 import { inject, Injectable } from '@angular/core';
 import { MatSnackBar } from '@angular/material/snack-bar';
-import { CONNECTION_KINDS, STATIONS, STEP_HEIGHTS, type ConnectionKind, type Station, type StepHeight } from '@brisk/core/connection-map';
+import {
+  CONNECTION_KINDS,
+  STATIONS,
+  STEP_HEIGHTS,
+  type ConnectionKind,
+  type Station,
+  type StepHeight,
+} from '@brisk/core/connection-map';
 import { amount, name, oneOf, text } from '@brisk/contracts/fields';
 import { TROUBLES, type EntryBody, type SkipMode, type Trouble } from '@brisk/core/ledger';
 import type { Operation } from '@brisk/core/teardown';
@@ -117,7 +124,12 @@ export class StepActions {
       title: 'Found one more',
       words: 'Something ties it down that the map did not have. It counts from now on.',
       questions: [
-        { field: 'name', label: 'What is it? (“the ground strap behind the head”)', as: 'line', schema: name().label('What it is') },
+        {
+          field: 'name',
+          label: 'What is it? (“the ground strap behind the head”)',
+          as: 'line',
+          schema: name().label('What it is'),
+        },
         {
           field: 'kind',
           label: 'Kind',
@@ -125,7 +137,14 @@ export class StepActions {
           schema: oneOf(CONNECTION_KINDS).label('Kind'),
           choices: choicesFrom(KIND_WORDS),
         },
-        { field: 'from', label: 'One end at', as: 'choice', schema: known, choices, initial: state.work.plan.map.powerpacks[0]?.roots[0] ?? '' },
+        {
+          field: 'from',
+          label: 'One end at',
+          as: 'choice',
+          schema: known,
+          choices,
+          initial: state.work.plan.map.powerpacks[0]?.roots[0] ?? '',
+        },
         { field: 'to', label: 'Other end at', as: 'choice', schema: known, choices, initial: state.work.plan.map.body },
         {
           field: 'station',

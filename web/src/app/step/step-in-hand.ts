@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import {
@@ -138,14 +147,22 @@ export class StepInHand {
 
   protected readonly canSkip = computed(() => {
     const now = this.now();
-    return now !== undefined && !now.moveTo && !['hold-point', 'make-safe', 'support', 'lift', 'lower'].includes(now.operation.kind);
+    return (
+      now !== undefined &&
+      !now.moveTo &&
+      !['hold-point', 'make-safe', 'support', 'lift', 'lower'].includes(now.operation.kind)
+    );
   });
 
   constructor() {
     inject(Keys).use(
       { key: 'd', words: 'Done', act: () => this.done() },
       { key: 'x', words: 'Stuck', act: () => this.with((operation) => void this.actions.stuck(operation)) },
-      { key: 's', words: 'Skip', act: () => this.canSkip() && this.with((operation) => void this.actions.skip(operation)) },
+      {
+        key: 's',
+        words: 'Skip',
+        act: () => this.canSkip() && this.with((operation) => void this.actions.skip(operation)),
+      },
       { key: 'n', words: 'Note', act: () => this.with((operation) => void this.actions.note(operation)) },
       { key: 'w', words: 'Why this step', act: () => this.with(({ id }) => this.selection.pick(id)) },
       { key: '+', words: 'One fastener more', act: () => this.count.update((count) => count + 1) },
@@ -161,7 +178,10 @@ export class StepInHand {
     const now = this.now();
     if (!now || this.litresWrong()) return;
     if (now.moveTo) {
-      this.actions.record(now.moveTo === 'raised' ? 'Up on stands' : 'On its wheels', { kind: 'height-set', height: now.moveTo });
+      this.actions.record(now.moveTo === 'raised' ? 'Up on stands' : 'On its wheels', {
+        kind: 'height-set',
+        height: now.moveTo,
+      });
       return;
     }
     const { operation } = now;
@@ -193,14 +213,18 @@ export class StepInHand {
 
   private tagEntry({ connection }: Operation): readonly EntryBody[] {
     const tag = this.tag();
-    return tag?.fresh && this.tagBoth() && connection !== undefined ? [{ kind: 'tagged', connection, tag: tag.number }] : [];
+    return tag?.fresh && this.tagBoth() && connection !== undefined
+      ? [{ kind: 'tagged', connection, tag: tag.number }]
+      : [];
   }
 
   private litresEntry(): readonly EntryBody[] {
     const circuit = this.circuit();
     const typed = this.litres().trim().replace(',', '.');
     if (!circuit || typed === '') return [];
-    return [{ kind: 'fluid-measured', circuit: circuit.circuit.id, direction: circuit.direction, litres: Number(typed) }];
+    return [
+      { kind: 'fluid-measured', circuit: circuit.circuit.id, direction: circuit.direction, litres: Number(typed) },
+    ];
   }
 
   private with(act: (operation: Operation) => void): void {

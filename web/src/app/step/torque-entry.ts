@@ -38,8 +38,14 @@ export class TorqueEntry {
 
   protected readonly form = new FormGroup({
     wrench: new FormControl<string | null>(null, yupRule(oneOf(SHOP_WRENCHES.map(({ id }) => id)).label('Wrench'))),
-    value: new FormControl<number | null>(null, yupRule(number().moreThan(0).max(100_000).required().label('Value read'))),
-    unit: new FormControl<TorqueUnit>('N·m', { nonNullable: true, validators: yupRule(oneOf(TORQUE_UNITS).label('Unit')) }),
+    value: new FormControl<number | null>(
+      null,
+      yupRule(number().moreThan(0).max(100_000).required().label('Value read')),
+    ),
+    unit: new FormControl<TorqueUnit>('N·m', {
+      nonNullable: true,
+      validators: yupRule(oneOf(TORQUE_UNITS).label('Unit')),
+    }),
   });
 
   protected readonly target = computed(() => {
@@ -69,7 +75,12 @@ export class TorqueEntry {
     const { wrench, value, unit } = this.form.getRawValue();
     const tool = SHOP_WRENCHES.find(({ id }) => id === wrench);
     if (this.form.invalid || value === null || !tool) return;
-    const read: EntryBody = { kind: 'torque-read', connection: this.connection().id, wrench: tool.id, read: { value, unit } };
+    const read: EntryBody = {
+      kind: 'torque-read',
+      connection: this.connection().id,
+      wrench: tool.id,
+      read: { value, unit },
+    };
     const verdict = judgeTorque(this.target().targetNm, { value, unit }, tool);
     if (verdict === 'within') {
       this.finish('Torque on target', read, this.done());

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
@@ -50,13 +50,18 @@ export class NewJobView {
   protected readonly form = new FormGroup({
     machine: new FormControl('', { nonNullable: true, validators: yupRule(name().label('Machine')) }),
     title: new FormControl('', { nonNullable: true, validators: yupRule(name().label('Job')) }),
-    reason: new FormControl<JobReason>('same-back', { nonNullable: true, validators: yupRule(oneOf(JOB_REASONS).label('Reason')) }),
+    reason: new FormControl<JobReason>('same-back', {
+      nonNullable: true,
+      validators: yupRule(oneOf(JOB_REASONS).label('Reason')),
+    }),
     crew: new FormControl('', {
       nonNullable: true,
       validators: yupRule(
         name()
           .max(600)
-          .test('each', 'Each name has to be 120 characters at most.', (names) => namesIn(names).every((one) => one.length <= 120))
+          .test('each', 'Each name has to be 120 characters at most.', (names) =>
+            namesIn(names).every((one) => one.length <= 120),
+          )
           .test('some', 'Somebody has to be on it.', (names) => namesIn(names).length > 0)
           .test('few', 'Twenty people at most.', (names) => namesIn(names).length <= 20)
           .label('Crew'),
@@ -82,6 +87,10 @@ export class NewJobView {
   );
 
   constructor() {
+    effect(() => {
+      const [only, ...others] = this.layouts() ?? [];
+      if (only && others.length === 0) this.form.controls.layout.setValue(only.layout);
+    });
     this.form.controls.layout.valueChanges.pipe(takeUntilDestroyed()).subscribe((layout) => {
       const found = this.layouts()?.find((one) => one.layout === layout);
       this.form.patchValue({ powerpack: found?.powerpacks[0]?.id ?? '', route: found?.routes[0]?.id ?? '' });

@@ -59,7 +59,8 @@ export class Survey {
       found: found.has(connection.id) ? 'found' : '',
     }));
     const shown = rows.filter(
-      ({ name, between, kind, where }) => wanted === '' || `${name} ${between} ${kind} ${where}`.toLowerCase().includes(wanted),
+      ({ name, between, kind, where }) =>
+        wanted === '' || `${name} ${between} ${kind} ${where}`.toLowerCase().includes(wanted),
     );
     return (Object.keys(SYSTEM_WORDS) as (keyof typeof SYSTEM_WORDS)[])
       .map((system) => ({ name: SYSTEM_WORDS[system], rows: shown.filter((row) => row.system === system) }))

@@ -37,7 +37,7 @@ export class Yard {
   private readonly again = new Subject<void>();
 
   protected readonly rows = computed(() =>
-    (this.jobs() ?? []).map((job) => ({
+    [...(this.jobs() ?? [])].sort(byUrgency).map((job) => ({
       ...job,
       stopWords: STOP_WORDS[job.stop],
       line: STOPS.map((stop, index) => ({
@@ -89,4 +89,11 @@ export class Yard {
       );
     }
   }
+}
+
+/** Jobs in hand before finished ones, then by the day they are due. */
+function byUrgency(one: JobSummary, other: JobSummary): number {
+  return (
+    Number(one.handedOver) - Number(other.handedOver) || (one.dueOn ?? '9999').localeCompare(other.dueOn ?? '9999')
+  );
 }

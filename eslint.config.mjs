@@ -1,0 +1,87 @@
+import js from '@eslint/js';
+import angular from 'angular-eslint';
+import tseslint from 'typescript-eslint';
+
+/** Imports point one way: web and server to contracts and core, contracts to core, core to nothing of ours. */
+const mayNotImport = (files, patterns, message) => ({
+  files,
+  rules: { 'no-restricted-imports': ['error', { patterns: [{ group: patterns, message }] }] },
+});
+
+const FRAMEWORKS = ['@angular/*', 'express', '@mikro-orm/*', 'yup', 'rxjs', 'rxjs/*', 'node:*'];
+
+export default tseslint.config(
+  {
+    ignores: [
+      '**/dist/',
+      '**/node_modules/',
+      '.brisk/',
+      '**/.angular/',
+      'test-results/',
+      'playwright-report/',
+      'web/out-tsc/',
+    ],
+  },
+  js.configs.recommended,
+  {
+    files: ['**/*.ts'],
+    extends: [...tseslint.configs.strict, ...tseslint.configs.stylistic],
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-definitions': 'off',
+      eqeqeq: 'error',
+      'no-console': 'error',
+    },
+  },
+  {
+    files: ['web/src/**/*.ts'],
+    extends: [...angular.configs.tsRecommended],
+    processor: angular.processInlineTemplates,
+    rules: {
+      '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'bl', style: 'kebab-case' }],
+      '@angular-eslint/prefer-on-push-component-change-detection': 'error',
+      '@angular-eslint/component-class-suffix': 'off',
+      '@typescript-eslint/no-extraneous-class': 'off',
+    },
+  },
+  {
+    files: ['web/src/**/*.html'],
+    extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
+  },
+  {
+    files: ['server/src/database/migrations/*.ts'],
+    rules: { '@typescript-eslint/class-methods-use-this': 'off' },
+  },
+  {
+    files: ['**/*.mjs'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        URL: 'readonly',
+        fetch: 'readonly',
+        setTimeout: 'readonly',
+        clearTimeout: 'readonly',
+        document: 'readonly',
+        performance: 'readonly',
+      },
+    },
+  },
+  mayNotImport(
+    ['core/src/**/*.ts'],
+    [...FRAMEWORKS, '@brisk/*'],
+    'Core reasons on plain data and imports nothing of ours and no framework.',
+  ),
+  mayNotImport(
+    ['contracts/src/**/*.ts'],
+    ['@angular/*', 'express', '@mikro-orm/*', 'rxjs', 'node:*', '@brisk/server*', '@brisk/web*'],
+    'Contracts know core’s types and Yup, and nothing of either side.',
+  ),
+  mayNotImport(['server/src/**/*.ts'], ['@angular/*', '@brisk/web*', 'rxjs'], 'The server knows nothing of the web.'),
+  mayNotImport(
+    ['web/src/**/*.ts'],
+    ['express', '@mikro-orm/*', '@brisk/server*', 'node:*'],
+    'The web knows nothing of the server but its contracts.',
+  ),
+);

@@ -1,0 +1,53 @@
+/**
+ * Takes one picture of each main view, from the demo data, into docs/screenshots. It needs a running demo
+ * (`npm run demo`). Options: --out FOLDER, --size 390x844, --night, --only NAME.
+ */
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { ensureChromium } from './chromium.mjs';
+import { root, say } from './say.mjs';
+
+const address = process.env.BRISK_ADDRESS ?? 'http://127.0.0.1:4310';
+const option = (name) => {
+  const at = process.argv.indexOf(`--${name}`);
+  return at < 0 ? undefined : process.argv[at + 1];
+};
+const out = option('out') ?? join(root, 'docs/screenshots');
+const [width, height] = (option('size') ?? '1280x800').split('x').map(Number);
+const only = option('only');
+mkdirSync(out, { recursive: true });
+
+const jobs = await (await fetch(`${address}/api/jobs`)).json();
+const job = (title) => jobs.find((one) => one.title.startsWith(title)).id;
+const minibus = job('Minibus');
+const views = {
+  yard: '/yard',
+  'new-job': '/survey',
+  survey: `/jobs/${minibus}/survey`,
+  plan: `/jobs/${job('Sweeper')}/plan?step=open:downpipe-turbo`,
+  strip: `/jobs/${minibus}/strip`,
+  lift: `/jobs/${minibus}/lift`,
+  bench: `/jobs/${job('De-icer')}/bench`,
+  'first-start': `/jobs/${job('De-icer')}/first-start`,
+  handover: `/jobs/${job('De-icer')}/handover`,
+};
+
+const browser = await chromium.launch({
+  executablePath: ensureChromium(),
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
+});
+const page = await browser.newPage({
+  viewport: { width, height },
+  colorScheme: process.argv.includes('--night') ? 'dark' : 'light',
+});
+page.on('console', (message) => message.type() === 'error' && say(`console: ${message.text()}`));
+page.on('pageerror', (error) => say(`page error: ${error.message}`));
+for (const [name, path] of Object.entries(views)) {
+  if (only && only !== name) continue;
+  await page.goto(address + path, { waitUntil: 'networkidle' });
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(out, `${name}.png`) });
+  say(name);
+}
+await browser.close();

@@ -1,0 +1,39 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { bundleSchema, type Bundle } from '@brisk/contracts/bundle';
+import { check } from '@brisk/contracts/problem';
+import { foldLedger, openItems, replay, startOf, stopOf, type JobState } from '@brisk/core/ledger';
+import { layoutOf } from '@brisk/core/layouts';
+
+const folder = join(process.cwd(), 'demo/larkmoor');
+const bundles = readdirSync(folder).map((file) => [file, JSON.parse(readFileSync(join(folder, file), 'utf8')) as Bundle] as const);
+
+describe.each(bundles)('the demo bundle %s', (_file, bundle) => {
+  it('is in our own format, on the layout we ship, and could have been recorded', () => {
+    expect(check(bundleSchema, bundle)).toEqual({ value: bundle });
+    expect(bundle.job.plan.map).toEqual(layoutOf(bundle.job.plan.map.layout));
+    expect(replay(startOf(bundle.job.plan), bundle.ledger).refused).toBeUndefined();
+    expect(bundle.ledger).toHaveLength(bundle.ledgerLength);
+  });
+});
+
+describe('the demo scenario', () => {
+  const stateOf = (name: string): JobState => {
+    const bundle = bundles.find(([file]) => file.startsWith(name))?.[1];
+    if (!bundle) throw new Error(`No ${name}`);
+    return foldLedger(bundle.job.plan, bundle.ledger);
+  };
+
+  it('has one half stripped with a stuck step, one at first start with real trouble, one finished', () => {
+    const minibus = stateOf('minibus');
+    expect(stopOf(minibus)).toBe('strip');
+    expect([...minibus.progress.values()].some(({ is }) => is === 'stuck')).toBe(true);
+    const deicer = stateOf('de-icer');
+    expect(stopOf(deicer)).toBe('first-start');
+    expect(openItems(deicer).filter(({ grave }) => grave).map(({ is }) => is)).toEqual(
+      expect.arrayContaining(['left-on-purpose', 'count', 'issue']),
+    );
+    expect(stateOf('tender').handedOver).toBeDefined();
+    expect(stopOf(stateOf('sweeper'))).toBe('plan');
+  });
+});

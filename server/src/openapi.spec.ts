@@ -1,0 +1,41 @@
+import { ENTRY_SCHEMAS } from '@brisk/contracts/entry';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import addFormats from 'ajv-formats';
+import { openApiDocument } from './http/openapi.js';
+import { entry, newJob } from './testing/test-server.js';
+
+interface Document {
+  readonly paths: Readonly<Record<string, Readonly<Record<string, unknown>>>>;
+  readonly components: { readonly schemas: Readonly<Record<string, object>> };
+}
+const document = openApiDocument() as unknown as Document;
+
+const ajv = new Ajv2020({ strict: false });
+addFormats.default(ajv);
+ajv.addSchema(document, 'openapi');
+const validator = (name: string) => ajv.compile({ $ref: `openapi#/components/schemas/${name}` });
+
+describe('the OpenAPI document', () => {
+  it('has every address and every kind of entry', () => {
+    expect(Object.keys(document.paths).sort()).toEqual([
+      '/api/bundles',
+      '/api/health',
+      '/api/jobs',
+      '/api/jobs/{job}',
+      '/api/jobs/{job}/bundle',
+      '/api/jobs/{job}/ledger',
+      '/api/layouts',
+    ]);
+    for (const kind of Object.keys(ENTRY_SCHEMAS)) expect(document.components.schemas).toHaveProperty([`Entry.${kind}`]);
+  });
+
+  it('agrees with the server on what a job and an entry are', () => {
+    const job = validator('NewJob');
+    expect(job(newJob())).toBe(true);
+    expect(job({ ...newJob(), title: 'x'.repeat(121) })).toBe(false);
+    expect(job({ ...newJob(), title: undefined })).toBe(false);
+    const note = validator('Entry.noted');
+    expect(note(entry({ kind: 'noted', text: 'Seen' }))).toBe(true);
+    expect(note({ ...entry({ kind: 'noted', text: 'Seen' }), text: undefined })).toBe(false);
+  });
+});

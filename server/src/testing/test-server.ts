@@ -1,0 +1,100 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { randomUUID } from 'node:crypto';
+import type { NewJob } from '@brisk/contracts/job';
+import type { Problem } from '@brisk/contracts/problem';
+import type { EntryBody, LedgerEntry } from '@brisk/core/ledger';
+import { pino } from 'pino';
+import { serve, type Running } from '../serve.js';
+
+/** An answer with its body read. */
+export interface Answer<Body = unknown> {
+  readonly status: number;
+  readonly headers: Headers;
+  readonly body: Body;
+}
+
+/** A real server on a port of its own and a real database file in a folder of its own. */
+export class TestServer {
+  private constructor(
+    readonly folder: string,
+    private running: Running,
+  ) {}
+
+  static async start(folder = mkdtempSync(join(tmpdir(), 'brisk-'))): Promise<TestServer> {
+    return new TestServer(folder, await serveOn(folder));
+  }
+
+  get address(): string {
+    return this.running.address;
+  }
+
+  /** Stops the server and starts another on the same data. */
+  async restart(): Promise<void> {
+    await this.running.stop();
+    this.running = await serveOn(this.folder);
+  }
+
+  async stop(): Promise<void> {
+    await this.running.stop();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+
+  async get<Body = unknown>(path: string, headers: Record<string, string> = {}): Promise<Answer<Body>> {
+    return answerOf(await fetch(this.address + path, { headers }));
+  }
+
+  /** Posts `body` as JSON, or a string as it is. */
+  async post<Body = Problem>(path: string, body: unknown, headers: Record<string, string> = {}): Promise<Answer<Body>> {
+    return answerOf(
+      await fetch(this.address + path, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json', ...headers },
+        body: typeof body === 'string' ? body : JSON.stringify(body),
+      }),
+    );
+  }
+
+  /** A job to work on; returns its id. */
+  async begin(changes: Partial<NewJob> = {}): Promise<string> {
+    const job = newJob(changes);
+    const { status, body } = await this.post('/api/jobs', job);
+    if (status !== 201) throw new Error(body.detail);
+    return job.id;
+  }
+
+  append(job: string, expectedPosition: number, entries: readonly unknown[]): Promise<Answer<Problem>> {
+    return this.post(`/api/jobs/${job}/ledger`, { expectedPosition, entries });
+  }
+}
+
+async function serveOn(dataFolder: string): Promise<Running> {
+  return serve({ host: '127.0.0.1', port: 0, dataFolder, logLevel: 'silent' }, '/nowhere', pino({ level: 'silent' }));
+}
+
+async function answerOf<Body>(response: Response): Promise<Answer<Body>> {
+  const text = await response.text();
+  const json = response.headers.get('content-type')?.includes('json') ?? false;
+  return { status: response.status, headers: response.headers, body: (json ? JSON.parse(text) : text) as Body };
+}
+
+/** A survey that the server takes, with `changes`. */
+export function newJob(changes: Partial<NewJob> = {}): NewJob {
+  return {
+    id: randomUUID(),
+    title: 'Minibus: slips when warm',
+    machine: 'Minibus no. 7',
+    reason: 'same-back',
+    crew: ['Ines', 'Tobias'],
+    layout: 'longitudinal-automatic',
+    powerpack: 'engine-with-gearbox',
+    route: 'top',
+    ...changes,
+  };
+}
+
+/** A ledger entry as a device would make it. */
+export function entry(body: EntryBody): LedgerEntry {
+  return { id: randomUUID(), at: '2026-03-02T07:30:00.000Z', by: 'Ines', ...body } as LedgerEntry;
+}
