@@ -4,10 +4,14 @@ import { check } from '@brisk/contracts/problem';
 import type { ErrorStateMatcher } from '@angular/material/core';
 import type { Schema } from 'yup';
 
-/** Holds a control to a Yup schema; the error is a sentence under `yup`. An empty field counts as left out. */
+/**
+ * Holds a control to a Yup schema; the error is a sentence under `yup`. An empty field counts as left out, and spaces
+ * around what was typed do not count.
+ */
 export function yupRule(schema: Schema): ValidatorFn {
   return ({ value }: AbstractControl<unknown>) => {
-    const checked = check(schema, value === '' || value === null ? undefined : value);
+    const typed = typeof value === 'string' ? value.trim() : value;
+    const checked = check(schema, typed === '' || typed === null ? undefined : typed);
     return 'errors' in checked ? { yup: checked.errors[0]?.words ?? 'This is not right.' } : null;
   };
 }

@@ -10,7 +10,7 @@ import { Keys } from './keys';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>Keys</h2>
-    <mat-dialog-content>
+    <mat-dialog-content tabindex="0">
       <dl>
         @for (action of keys.actions(); track action) {
           <div>

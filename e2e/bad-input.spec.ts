@@ -1,0 +1,187 @@
+import { writeFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { beginJob, copyOfDemoJob, demoJob, hand } from './shed';
+
+const LONG = 'x'.repeat(2_001);
+
+test('the survey says what is missing and keeps what was typed', async ({ page }) => {
+  await page.goto('/survey');
+  await page.getByRole('button', { name: 'Work out the plan' }).click();
+  for (const words of ['Machine is missing.', 'Job is missing.', 'Crew is missing.'])
+    await expect(page.getByText(words)).toBeVisible();
+  await page.getByLabel('Machine').fill('x'.repeat(121));
+  await page.getByLabel('Job', { exact: true }).fill('Kept');
+  await page.getByLabel('Crew').fill(' , ,');
+  await page.getByRole('button', { name: 'Work out the plan' }).click();
+  await expect(page.getByText('Machine is too long: 120 characters at most.')).toBeVisible();
+  await expect(page.getByText('Somebody has to be on it.')).toBeVisible();
+  await expect(page.getByLabel('Job', { exact: true })).toHaveValue('Kept');
+  await expect(page).toHaveURL(/\/survey$/);
+});
+
+test('the survey keeps everything when the server is gone, and sends it once', async ({ page }) => {
+  await page.goto('/survey');
+  await page.getByLabel('Machine').fill('Marram Tug');
+  await page.getByLabel('Job', { exact: true }).fill('Tug: sent once');
+  await page.getByLabel('Crew').fill('Ines');
+  await page.route('**/api/jobs', (route) => route.abort());
+  await page.getByRole('button', { name: 'Work out the plan' }).click();
+  await expect(page.getByText(/server does not answer.*still here/)).toBeVisible();
+  await page.unroute('**/api/jobs');
+  await page.getByRole('button', { name: 'Work out the plan' }).click();
+  await expect(page).toHaveURL(/\/plan$/);
+});
+
+test('the sheets over a step say what is missing', async ({ page, request }) => {
+  await page.goto(`/jobs/${await demoJob(request, 'Minibus')}/strip`);
+  await hand(page).getByRole('button', { name: 'Stuck' }).click();
+  await page.getByLabel('Time lost').fill('-5');
+  await page.getByRole('button', { name: 'Record it' }).click();
+  await expect(page.getByText('What happened is missing.')).toBeVisible();
+  await expect(page.getByText('What was tried is missing.')).toBeVisible();
+  await expect(page.getByText('Time lost is too small: 0 at least.')).toBeVisible();
+  await page.getByLabel('Time lost').fill('');
+  await page.getByLabel('What was tried').click();
+  await expect(page.getByText('Time lost is missing.')).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  await hand(page).getByRole('button', { name: 'Skip' }).click();
+  await page.getByRole('button', { name: 'Skip it' }).click();
+  await expect(page.getByText('Reason is missing.')).toBeVisible();
+  await page.getByLabel('Reason').fill(LONG);
+  await expect(page.getByText('Reason is too long: 2000 characters at most.')).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  await hand(page).getByRole('button', { name: 'Note' }).click();
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByText('Note is missing.')).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  await page.getByRole('button', { name: 'Found one more' }).click();
+  await page.getByRole('button', { name: 'Put it on the map' }).click();
+  await expect(page.getByText('What it is is missing.')).toBeVisible();
+  await page.getByLabel(/What is it/).fill('a clip of no concern');
+  await page.getByRole('combobox', { name: 'Kind' }).selectOption('clip');
+  await page.getByLabel('One end at').selectOption('battery');
+  await page.getByRole('button', { name: 'Put it on the map' }).click();
+  await expect(page.getByText(/ties neither the powerpack nor anything in its way/)).toBeVisible();
+});
+
+test('litres that are none are refused at the drain', async ({ page, request }) => {
+  await page.goto(`/jobs/${await beginJob(request, 'Litres')}/strip`);
+  const step = hand(page);
+  await step.locator('button.done').click();
+  await expect(step).toContainText('battery negative');
+  await step.locator('button.done').click();
+  await expect(step).toContainText('Made safe');
+  for (const look of await page.getByRole('checkbox').all()) await look.check();
+  await page.getByRole('button', { name: /^Sign as/ }).click();
+  const litres = page.locator('input[name=litres]');
+  while (!(await litres.isVisible())) {
+    const title = (await step.getByRole('heading', { level: 1 }).textContent()) ?? '';
+    await step.locator('button.done').click();
+    await expect(step.getByRole('heading', { level: 1 })).not.toHaveText(title);
+  }
+  await litres.fill('a bucket');
+  await expect(page.getByRole('alert')).toHaveText(/have to be a number/);
+  await litres.fill('-3');
+  await expect(page.getByRole('alert')).toHaveText(/nought or more/);
+  await litres.fill('60');
+  await expect(page.getByRole('alert')).toHaveText(/It holds only/);
+  await step.locator('button.done').click();
+  await expect(litres).toBeVisible();
+  await litres.fill('4,1');
+  await step.locator('button.done').click();
+  await expect(litres).toBeHidden();
+});
+
+test('parts to order and attempts say what is missing or makes no sense', async ({ page, request }) => {
+  const deicer = await copyOfDemoJob(request, 'De-icer');
+  await page.goto(`/jobs/${deicer}/bench`);
+  await page.getByLabel('How many').fill('0');
+  await page.getByRole('button', { name: 'Put it on the list' }).click();
+  await expect(page.getByText('Part is missing.')).toBeVisible();
+  await expect(page.getByText('How many is too small: 1 at least.')).toBeVisible();
+  await expect(page.getByText('Why is missing.')).toBeVisible();
+  await page.getByLabel('How many').fill('1.5');
+  await expect(page.getByText('How many has to be a whole number.')).toBeVisible();
+
+  await page.goto(`/jobs/${deicer}/first-start`);
+  await page.getByRole('button', { name: 'Record the attempt' }).click();
+  for (const words of [
+    'Volts at rest is missing.',
+    'Lowest volts is missing.',
+    'Seconds is missing.',
+    'What it did is missing.',
+  ])
+    await expect(page.getByText(words)).toBeVisible();
+  await page.getByLabel('Volts at rest').fill('10');
+  await page.getByLabel('Lowest while cranking').fill('12');
+  await page.getByLabel('On the starter').fill('8');
+  await page.getByLabel('What it did').selectOption('cranks');
+  await page.getByRole('button', { name: 'Record the attempt' }).click();
+  await expect(page.getByText('cannot be above the volts before').first()).toBeVisible();
+  await expect(page.getByLabel('Volts at rest')).toHaveValue('10');
+  await page.getByRole('button', { name: 'Open an issue' }).click();
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page.getByText('What it is is missing.')).toBeVisible();
+});
+
+test('a torque without a value, and one that is none, are refused', async ({ page, request }) => {
+  const bundle = await copyOfDemoJob(request, 'De-icer');
+  await page.goto(`/jobs/${bundle}/handover`);
+  const entries = (await (await request.get(`/api/jobs/${bundle}/ledger`)).json()) as {
+    entries: { id: string; kind: string; operation?: string }[];
+  };
+  expect(entries.entries.length).toBeGreaterThan(100);
+
+  const job = await beginJob(request, 'Torque');
+  const upTo = entries.entries.findIndex(({ operation }) => operation === 'torque:bulkhead-shield-nuts');
+  const replayed = entries.entries
+    .slice(0, upTo)
+    .map((entry) => ({ ...entry, id: crypto.randomUUID() }))
+    .filter(({ kind }) => !kind.startsWith('torque') && !kind.startsWith('part'));
+  for (let start = 0; start < replayed.length; start += 100) {
+    const answer = await request.post(`/api/jobs/${job}/ledger`, {
+      data: { expectedPosition: start, entries: replayed.slice(start, start + 100) },
+    });
+    expect(answer.status(), await answer.text()).toBe(200);
+  }
+  await page.goto(`/jobs/${job}/refit`);
+  await expect(page.getByRole('heading', { name: 'Torque the bulkhead heat shield' })).toBeVisible();
+  await page.getByRole('button', { name: 'Record torque' }).click();
+  await expect(page.getByText('Value read is missing.')).toBeVisible();
+  await page.getByLabel('Value read').fill('-8');
+  await expect(page.getByText('Value read has to be more than 0.')).toBeVisible();
+  await page.getByLabel('Value read').fill('8');
+  await page.getByLabel('Wrench').selectOption('half');
+  await page.getByRole('button', { name: 'Record torque' }).click();
+  await expect(page.getByText(/Wrench not trusted at this figure/).first()).toBeVisible();
+  await page.getByLabel('Unit').selectOption('lbf·ft');
+  await expect(page.locator('bl-torque-entry .target')).toContainText('5.90');
+});
+
+test('a broken bundle is refused in words and nothing is taken in', async ({ page }, info) => {
+  await page.goto('/yard');
+  const before = await page.getByRole('listitem').count();
+  const bring = async (name: string, content: string) => {
+    const file = info.outputPath(name);
+    writeFileSync(file, content);
+    await page.locator('input[type=file]').setInputFiles(file);
+  };
+  await bring('short.json', '{"format":"brisk-ledger-job","version":1,');
+  await expect(page.getByText(/breaks off or is not a job bundle/)).toBeVisible();
+  await bring('newer.json', '{"format":"brisk-ledger-job","version":9}');
+  await expect(page.getByText(/version 9.*reads up to version 1/)).toBeVisible();
+  await bring('other.json', '{"a":1}');
+  await expect(page.getByText(/not a job bundle of ours/)).toBeVisible();
+  expect(await page.getByRole('listitem').count()).toBeGreaterThanOrEqual(before);
+});
+
+test('an unknown job and an unknown address say where to go', async ({ page }) => {
+  await page.goto('/jobs/00000000-0000-4000-8000-000000000000/strip');
+  await expect(page.getByRole('heading', { name: 'This job is not here' })).toBeVisible();
+  await page.goto('/no/such/view');
+  await page.getByRole('link', { name: 'To the yard' }).click();
+  await expect(page.getByRole('heading', { name: 'Yard' })).toBeVisible();
+});

@@ -1,0 +1,120 @@
+import { expect, test } from '@playwright/test';
+import { beginJob, copyOfDemoJob, hand } from './shed';
+
+interface Ledger {
+  readonly entries: readonly { readonly kind: string; readonly operation?: string; readonly text?: string }[];
+}
+
+test('what is recorded while the server is gone is kept over a reload of the view and sent when it is back', async ({
+  page,
+  request,
+}) => {
+  const job = await copyOfDemoJob(request, 'Minibus');
+  await page.goto(`/jobs/${job}/strip`);
+  const first = (await hand(page).getByRole('heading', { level: 1 }).textContent()) ?? '';
+  await page.route('**/api/**', (route) => route.abort());
+  await hand(page).locator('button.done').click();
+  await expect(hand(page).getByRole('heading', { level: 1 })).not.toHaveText(first);
+  await expect(page.getByRole('contentinfo', { name: 'Hold line' })).toContainText(/3 kept on this device/);
+
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'The server is not reached' })).toBeVisible();
+  await expect(page.getByText('3 entries are kept on this device')).toBeVisible();
+
+  await page.unroute('**/api/**');
+  await page.getByRole('button', { name: 'Try now' }).click();
+  await expect(hand(page)).toBeVisible();
+  await expect
+    .poll(async () =>
+      ((await (await request.get(`/api/jobs/${job}/ledger?after=155`)).json()) as Ledger).entries.map(
+        ({ kind }) => kind,
+      ),
+    )
+    .toEqual(['fasteners-counted', 'tagged', 'operation-done']);
+});
+
+test('two devices on one job see each other, and neither loses or doubles anything', async ({ browser, request }) => {
+  const job = await beginJob(request, 'Two devices');
+  const [one, other] = await Promise.all([browser.newPage(), browser.newPage()]);
+  await one.goto(`/jobs/${job}/strip`);
+  await other.goto(`/jobs/${job}/strip`);
+  await expect(hand(other)).toBeVisible();
+  await hand(one).locator('button.done').click();
+  await expect(hand(one)).toContainText('battery negative');
+
+  // The other device has not heard of it yet and writes on top of an older position.
+  await other.keyboard.press('n');
+  await other.getByRole('textbox', { name: 'Note' }).fill('From the other tablet');
+  await other.getByRole('button', { name: 'Write it down' }).click();
+  await expect(hand(other)).toContainText('battery negative', { timeout: 15_000 });
+  await expect
+    .poll(async () =>
+      ((await (await request.get(`/api/jobs/${job}/ledger`)).json()) as Ledger).entries.map(({ kind }) => kind),
+    )
+    .toEqual(['operation-done', 'noted']);
+  await one.close();
+  await other.close();
+});
+
+test('a step both devices did is refused on the slower one, in words', async ({ browser, request }) => {
+  const job = await beginJob(request, 'Same step');
+  const slow = await browser.newPage();
+  await slow.goto(`/jobs/${job}/strip`);
+  await expect(hand(slow)).toBeVisible();
+  await slow.route('**/api/**', (route) => route.abort());
+  await hand(slow).locator('button.done').click();
+  await expect(slow.getByRole('contentinfo', { name: 'Hold line' })).toContainText('kept on this device');
+  await request.post(`/api/jobs/${job}/ledger`, {
+    data: {
+      expectedPosition: 0,
+      entries: [
+        {
+          id: crypto.randomUUID(),
+          at: new Date().toISOString(),
+          by: 'Tobias',
+          kind: 'operation-done',
+          operation: 'make:fuel-depressurised',
+        },
+      ],
+    },
+  });
+  await slow.unroute('**/api/**');
+  await expect(slow.getByRole('alert').filter({ hasText: 'Somebody else was quicker' })).toContainText(
+    'finished already',
+    { timeout: 20_000 },
+  );
+  await slow.getByRole('button', { name: 'I have read it' }).click();
+  const { entries } = (await (await request.get(`/api/jobs/${job}/ledger`)).json()) as Ledger;
+  expect(entries).toHaveLength(1);
+  await slow.close();
+});
+
+test('everything on the strip goes by keyboard, and the last thing can be taken back', async ({ page, request }) => {
+  const job = await beginJob(request, 'Keyboard');
+  await page.goto(`/jobs/${job}/strip`);
+  await expect(hand(page)).toContainText('Let the fuel pressure down');
+  await page.keyboard.press('d');
+  await expect(hand(page)).toContainText('battery negative');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(hand(page)).toContainText('Let the fuel pressure down');
+  await page.keyboard.press('w');
+  await expect(page.getByRole('complementary', { name: 'The picked step' })).toBeVisible();
+  await page.keyboard.press('2');
+  await expect(page.getByRole('heading', { name: 'Run sheet' })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('Go to the yard');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.keyboard.press('y');
+  await expect(page.getByRole('heading', { name: 'Yard' })).toBeVisible();
+});
+
+test('a bundle brought in by hand stands in the yard', async ({ page, request }, info) => {
+  const job = await copyOfDemoJob(request, 'Sweeper');
+  const file = info.outputPath('sweeper.brisk.json');
+  const { writeFileSync } = await import('node:fs');
+  writeFileSync(file, await (await request.get(`/api/jobs/${job}/bundle`)).text());
+  await page.goto('/yard');
+  await page.locator('input[type=file]').setInputFiles(file);
+  await expect(page.getByRole('status').filter({ hasText: '0 entries taken in' })).toBeVisible();
+});

@@ -1,0 +1,173 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { doStep, hand, readTorqueOnTarget, sign } from './shed';
+
+test('one machine, from survey to running and handed over', async ({ page }) => {
+  test.setTimeout(300_000);
+
+  await test.step('Yard and survey', async () => {
+    await page.goto('/yard');
+    await page.getByRole('link', { name: 'New job' }).click();
+    await page.getByLabel('Machine').fill('Corvane Tug 5, baggage tractor no. 3');
+    await page.getByLabel('Job', { exact: true }).fill('Tractor: knocks when hot');
+    await page.getByLabel('Crew').fill('Ines, Tobias');
+    await page.getByRole('button', { name: 'Work out the plan' }).click();
+    await expect(page).toHaveURL(/\/plan$/);
+  });
+
+  await test.step('Plan: setups, tools and reasons', async () => {
+    await expect(page.getByRole('heading', { name: 'Run sheet' })).toBeVisible();
+    await expect(page.getByText(/^Take/).first()).toBeVisible();
+    await page.getByRole('button', { name: /Unbolt the front pipe at the turbocharger/ }).click();
+    await expect(page.getByRole('complementary', { name: 'The picked step' })).toContainText(
+      'The heat shield covers the exhaust nuts.',
+    );
+    await page.reload();
+    await expect(page.getByRole('complementary', { name: 'The picked step' })).toContainText('It ties the powerpack');
+    await page.getByRole('button', { name: 'Close' }).click();
+    await page.getByRole('link', { name: 'Begin', exact: true }).click();
+  });
+
+  await test.step('Strip: made safe, counted, tagged, stuck, skipped, found', async () => {
+    await expect(hand(page).getByRole('heading', { level: 1 })).toHaveText('Let the fuel pressure down');
+    await expect(page.getByText('51 still hold it').first()).toBeAttached();
+    await hand(page).locator('button.done').click();
+    await expect(hand(page)).toContainText('the battery negative lead');
+    await expect(hand(page)).toContainText('Bag 1');
+    await hand(page).locator('button.done').click();
+    await expect(hand(page)).toContainText('Made safe');
+    await sign(page);
+    await expect(page.getByRole('contentinfo', { name: 'Hold line' })).toContainText('Battery isolated');
+
+    const stuckStep = (await hand(page).getByRole('heading', { level: 1 }).textContent()) ?? '';
+    await hand(page).getByRole('button', { name: 'Stuck' }).click();
+    await page.getByLabel('Seized').check();
+    await page.getByLabel('What was tried').fill('Penetrant, letting it stand');
+    await page.getByRole('button', { name: 'Record it' }).click();
+    await expect(hand(page).getByRole('heading', { level: 1 })).not.toHaveText(stuckStep);
+    await expect(page.getByRole('button', { name: '1 issue' })).toBeVisible();
+
+    await hand(page).getByRole('button', { name: 'Skip' }).click();
+    await page.getByLabel('Reason').fill('Socket is lent out');
+    await page.getByRole('button', { name: 'Skip it' }).click();
+
+    await page.getByRole('button', { name: 'Found one more' }).click();
+    await page.getByLabel(/What is it/).fill('the radio ground behind the head');
+    await page.getByRole('combobox', { name: 'Kind' }).selectOption('ground');
+    await page.getByRole('button', { name: 'Put it on the map' }).click();
+    await expect(page.getByText('52 still hold it').first()).toBeAttached();
+
+    let came = 0;
+    while ((await page.getByRole('heading', { name: 'Stripped' }).count()) === 0) {
+      if (await page.getByText('It comes back.').isVisible()) came += 1;
+      await doStep(page);
+    }
+    expect(came).toBeGreaterThanOrEqual(2);
+    await page.getByRole('link', { name: 'To the lift' }).click();
+  });
+
+  await test.step('Lift: one found at the last moment keeps it from being signed', async () => {
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Nothing on the map holds it');
+    await page.getByRole('button', { name: 'Found one more' }).click();
+    await page.getByLabel(/What is it/).fill('a hose clip on the wing');
+    await page.getByRole('combobox', { name: 'Kind' }).selectOption('clip');
+    await page.getByRole('button', { name: 'Put it on the map' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('1 still hold it');
+    await expect(page.getByRole('button', { name: /missing/ })).toBeDisabled();
+    await page.getByRole('button', { name: 'Leave on purpose: a hose clip on the wing' }).click();
+    await page.getByLabel('Reason').fill('Comes along, cut at the wing side');
+    await page.getByRole('button', { name: 'Leave it attached' }).click();
+    await expect(page.getByText('Left attached on purpose: A hose clip on the wing')).toBeVisible();
+    await sign(page);
+    while ((await page.getByRole('heading', { name: 'It is out' }).count()) === 0) await doStep(page);
+    await page.getByRole('link', { name: 'To the bench' }).click();
+  });
+
+  await test.step('Bench: parts and notes', async () => {
+    await page.getByLabel('Part').fill('Rear crank seal');
+    await page.getByLabel('Why').fill('Weeps');
+    await page.getByRole('button', { name: 'Put it on the list' }).click();
+    await page.getByRole('button', { name: 'Arrived: Rear crank seal' }).click();
+    await expect(page.getByText('✓ arrived')).toBeVisible();
+    await page.getByRole('button', { name: 'Write a note' }).click();
+    await page.getByRole('textbox', { name: 'Note' }).fill('Flywheel ring is fine');
+    await page.getByRole('button', { name: 'Write it down' }).click();
+    await expect(page.getByText('Flywheel ring is fine')).toBeVisible();
+    await page.getByRole('link', { name: 'Start the refit' }).click();
+  });
+
+  await test.step('Refit: counted in, torqued, one missed and done again, one accepted', async () => {
+    const value = page.getByLabel('Value read');
+    while (!(await value.isVisible())) await doStep(page);
+    await value.fill('1');
+    await page.getByRole('button', { name: 'Record torque' }).click();
+    await expect(page.getByText(/Too low/).first()).toBeVisible();
+    await readTorqueOnTarget(page);
+    await expect(value).toBeHidden();
+
+    while (!(await value.isVisible())) await doStep(page);
+    await value.fill('400');
+    await page.getByRole('button', { name: 'Record torque' }).click();
+    await page.getByRole('button', { name: 'Accept it with a reason' }).click();
+    await page.getByLabel('Reason').fill('Gauge sticks; felt right, checked by a second person');
+    await page.getByRole('button', { name: 'Accept it', exact: true }).click();
+    await expect(page.getByRole('dialog')).toBeHidden();
+
+    while (!(await hand(page).getByText('came out').isVisible())) await doStep(page);
+    await page.getByRole('button', { name: 'One less: In' }).click();
+    await expect(hand(page)).toContainText(/Out came \d/);
+    while ((await page.getByRole('heading', { name: 'All back' }).count()) === 0) await doStep(page);
+    await page.getByRole('link', { name: 'To the first start' }).click();
+  });
+
+  await test.step('First start: signed, tried, trouble sorted and closed, running', async () => {
+    await sign(page);
+    const attempt = async (rest: string, lowest: string, result: string) => {
+      await page.getByLabel('Volts at rest').fill(rest);
+      await page.getByLabel('Lowest while cranking').fill(lowest);
+      await page.getByLabel('On the starter').fill('8');
+      await page.getByLabel('What it did').selectOption(result);
+      await page.getByRole('button', { name: 'Record the attempt' }).click();
+      await expect(page.getByLabel('Volts at rest')).toHaveValue('');
+    };
+    await expect(hand(page)).toBeVisible();
+    while (await hand(page).isVisible()) await doStep(page);
+    await attempt('11.7', '9.2', 'cranks');
+    await expect(page.getByText(/Nothing under 11.8 V/)).toBeVisible();
+    await page.getByRole('button', { name: 'Open an issue' }).click();
+    await page.getByLabel(/Warning, noise/).fill('Rail pressure lamp');
+    await page.getByLabel('Real').check();
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await page.getByRole('button', { name: 'Close: Rail pressure lamp' }).click();
+    await page.getByLabel(/What it was/).fill('Plug not pushed home');
+    await page.getByRole('button', { name: 'Close it' }).click();
+    await expect(page.getByText('✓ Rail pressure lamp')).toBeVisible();
+    await attempt('12.6', '10.4', 'runs');
+    await expect(hand(page)).toContainText('Warm up');
+    while (await hand(page).isVisible()) await doStep(page);
+    await page.getByRole('link', { name: 'To the handover' }).click();
+  });
+
+  await test.step('Handover: what is open in red, torque list, bundle, signed', async () => {
+    while (await hand(page).isVisible()) await doStep(page);
+    const red = page.locator('.list > .grave');
+    await expect(red.filter({ hasText: 'Left attached on purpose: a hose clip on the wing' })).toBeVisible();
+    await expect(red.filter({ hasText: /counted out, \d+ counted in/ })).toBeVisible();
+    await expect(page.getByText(/Gauge sticks/).first()).toBeVisible();
+    await expect(page.getByRole('row').filter({ hasText: '2 readings' })).toBeVisible();
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Save the job bundle' }).click(),
+    ]);
+    const bundle = JSON.parse(readFileSync(await download.path(), 'utf8')) as {
+      ledger: unknown[];
+      ledgerLength: number;
+    };
+    expect(bundle.ledger).toHaveLength(bundle.ledgerLength);
+    await page.getByRole('button', { name: 'Hand it over' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Hand it over' }).click();
+    await expect(page.getByRole('heading', { name: 'Handed over', level: 1 })).toBeVisible();
+    await page.getByRole('link', { name: 'Yard' }).click();
+    await expect(page.getByRole('link', { name: /Tractor: knocks when hot/ })).toContainText('Handed over');
+  });
+});
