@@ -170,6 +170,34 @@ function sweeper() {
   });
 }
 
+function loader() {
+  const crew = begin('loader', '2026-11-02', {
+    title: 'Belt loader: front crank seal',
+    machine: 'Corvane Ramp 4, belt loader no. 2',
+    reason: 'same-back',
+    crew: ['Kamal', 'Ines'],
+    dueOn: '2026-11-30',
+  });
+  crew.workUntil((state) => stopOf(state) === 'bench');
+  crew.write('Ines', 4, {
+    kind: 'part-needed',
+    need: idFrom('loader seal'),
+    name: 'Front crank seal',
+    quantity: 1,
+    reason: 'The reason it came out',
+  });
+  crew.comeBackOn('2026-11-19');
+  crew.write('Kamal', 5, { kind: 'part-arrived', need: idFrom('loader seal') });
+  crew.workUntil((state) => isDone(state, 'torque:mount-left'));
+  crew.write('Kamal', 6, {
+    kind: 'torque-read',
+    connection: 'mount-right',
+    wrench: 'three-eighths',
+    read: { value: 66.5, unit: 'N·m' },
+  });
+  return crew;
+}
+
 function tender() {
   const crew = begin('tender', '2026-09-07', {
     title: 'Fire tender: broken mount',
@@ -229,7 +257,7 @@ function tender() {
   return crew;
 }
 
-for (const crew of [minibus(), deicer(), sweeper(), tender()]) {
+for (const crew of [minibus(), deicer(), sweeper(), loader(), tender()]) {
   const bundle = {
     format: 'brisk-ledger-job',
     version: 1,

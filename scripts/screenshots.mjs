@@ -29,6 +29,7 @@ const views = {
   strip: `/jobs/${minibus}/strip`,
   lift: `/jobs/${minibus}/lift`,
   bench: `/jobs/${job('De-icer')}/bench`,
+  refit: `/jobs/${job('Belt loader')}/refit`,
   'first-start': `/jobs/${job('De-icer')}/first-start`,
   handover: `/jobs/${job('De-icer')}/handover`,
 };

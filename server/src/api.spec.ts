@@ -40,7 +40,13 @@ describe('jobs', () => {
   it('say what blocks them', async () => {
     const job = await server.begin();
     await server.append(job, 0, [
-      entry({ kind: 'operation-stuck', operation: 'open:starter-cable', trouble: 'rounded', tried: 'heat', minutesLost: 9 }),
+      entry({
+        kind: 'operation-stuck',
+        operation: 'open:starter-cable',
+        trouble: 'rounded',
+        tried: 'heat',
+        minutesLost: 9,
+      }),
       entry({ kind: 'part-needed', need: randomUUID(), name: 'Rear seal', quantity: 1, reason: 'Weeps' }),
     ]);
     const { body } = await server.get<JobSummary[]>('/api/jobs');
@@ -60,7 +66,9 @@ describe('the ledger', () => {
     expect(body).toEqual({ written: sent.map(({ id }, index) => ({ id, position: index + 1 })) });
     await server.restart();
     expect(await ledgerOf(job)).toEqual(sent);
-    expect((await server.get<{ entries: unknown[] }>(`/api/jobs/${job}/ledger?after=1`)).body.entries).toEqual([sent[1]]);
+    expect((await server.get<{ entries: unknown[] }>(`/api/jobs/${job}/ledger?after=1`)).body.entries).toEqual([
+      sent[1],
+    ]);
   });
 
   it('writes an entry once and answers a retry the same, even when others have written since', async () => {
@@ -156,7 +164,10 @@ describe('bundles', () => {
       expect(there.headers.get('content-disposition')).toContain('minibus-slips-when-warm.brisk.json');
       const sent = note('Written there');
       await elsewhere.append(job, 2, [sent]);
-      const home = await server.post<{ written: number }>('/api/bundles', (await elsewhere.get(`/api/jobs/${job}/bundle`)).body);
+      const home = await server.post<{ written: number }>(
+        '/api/bundles',
+        (await elsewhere.get(`/api/jobs/${job}/bundle`)).body,
+      );
       expect(home).toMatchObject({ status: 201, body: { written: 1 } });
       expect((await ledgerOf(job)).at(-1)).toEqual(sent);
     } finally {
@@ -186,7 +197,12 @@ describe('bundles', () => {
     ['that is a list', () => [], 422, /not a job bundle of ours/],
     ['with a map that loops', (bundle) => looped(bundle), 422, /wait for each other/],
     ['with an unknown part', (bundle) => replacePart(bundle), 422, /not on the map/],
-    ['with an impossible ledger', (bundle) => ({ ...bundle, ledger: [entry({ kind: 'operation-done', operation: 'lift:set-down' })] }), 422, /Entry 1 of the ledger/],
+    [
+      'with an impossible ledger',
+      (bundle) => ({ ...bundle, ledger: [entry({ kind: 'operation-done', operation: 'lift:set-down' })] }),
+      422,
+      /Entry 1 of the ledger/,
+    ],
     ['with an unknown field', (bundle) => ({ ...bundle, extra: 1 }), 422, /does not belong: extra/],
     ['with a broken entry', (bundle) => ({ ...bundle, ledger: [{ kind: 'operation-done' }] }), 422, /missing/],
   ];
@@ -200,9 +216,15 @@ describe('bundles', () => {
     expect((await server.get(`/api/jobs/${bundle.job.id}`)).status).toBe(404);
   });
 
-  function changeConnections(bundle: Bundle, change: (one: Bundle['job']['plan']['map']['connections'][number]) => unknown) {
+  function changeConnections(
+    bundle: Bundle,
+    change: (one: Bundle['job']['plan']['map']['connections'][number]) => unknown,
+  ) {
     const { plan } = bundle.job;
-    return { ...bundle, job: { ...bundle.job, plan: { ...plan, map: { ...plan.map, connections: plan.map.connections.map(change) } } } };
+    return {
+      ...bundle,
+      job: { ...bundle.job, plan: { ...plan, map: { ...plan.map, connections: plan.map.connections.map(change) } } },
+    };
   }
   function looped(bundle: Bundle) {
     const behind: Record<string, string> = { 'upper-hose': 'heater-feed', 'heater-feed': 'upper-hose' };
@@ -211,7 +233,9 @@ describe('bundles', () => {
     );
   }
   function replacePart(bundle: Bundle) {
-    return changeConnections(bundle, (one) => (one.id === 'upper-hose' ? { ...one, between: ['radiator', 'nowhere'] } : one));
+    return changeConnections(bundle, (one) =>
+      one.id === 'upper-hose' ? { ...one, between: ['radiator', 'nowhere'] } : one,
+    );
   }
 });
 
@@ -237,22 +261,55 @@ describe('bad input', () => {
     expect(status).toBe(422);
     const error = body.errors?.find((one) => one.field === field);
     expect(error?.words).toMatch(words);
-    expect(typeof job.id === 'string' && (await server.get(`/api/jobs/${encodeURIComponent(job.id)}`)).status).toBe(404);
+    expect(typeof job.id === 'string' && (await server.get(`/api/jobs/${encodeURIComponent(job.id)}`)).status).toBe(
+      404,
+    );
   });
 
   const entries: readonly (readonly [string, unknown, RegExp])[] = [
     ['no kind', { ...note(), kind: undefined }, /kind is missing/i],
     ['an unknown kind', { ...note(), kind: 'magic' }, /one of/],
     ['no time', { ...note(), at: 'noon' }, /time such as/],
-    ['negative litres', entry({ kind: 'fluid-measured', circuit: 'coolant', direction: 'out', litres: -1 }), /too small/],
-    ['litres in words', { ...entry({ kind: 'fluid-measured', circuit: 'coolant', direction: 'out', litres: 1 }), litres: '6,8' }, /a number/],
-    ['half a bolt', entry({ kind: 'fasteners-counted', connection: 'upper-hose', direction: 'out', count: 0.5 }), /whole number/],
-    ['a unit that is none', { ...entry({ kind: 'torque-read', connection: 'mount-left', wrench: 'half', read: { value: 75, unit: 'N·m' } }), read: { value: 75, unit: 'furlong' } }, /one of/],
-    ['a torque of nought', entry({ kind: 'torque-read', connection: 'mount-left', wrench: 'half', read: { value: 0, unit: 'N·m' } }), /more than 0/],
-    ['36 kilovolts', entry({ kind: 'start-attempted', voltsBefore: 36_000, voltsLowest: 9, crankSeconds: 5, result: 'runs' }), /too large/],
+    [
+      'negative litres',
+      entry({ kind: 'fluid-measured', circuit: 'coolant', direction: 'out', litres: -1 }),
+      /too small/,
+    ],
+    [
+      'litres in words',
+      { ...entry({ kind: 'fluid-measured', circuit: 'coolant', direction: 'out', litres: 1 }), litres: '6,8' },
+      /a number/,
+    ],
+    [
+      'half a bolt',
+      entry({ kind: 'fasteners-counted', connection: 'upper-hose', direction: 'out', count: 0.5 }),
+      /whole number/,
+    ],
+    [
+      'a unit that is none',
+      {
+        ...entry({ kind: 'torque-read', connection: 'mount-left', wrench: 'half', read: { value: 75, unit: 'N·m' } }),
+        read: { value: 75, unit: 'furlong' },
+      },
+      /one of/,
+    ],
+    [
+      'a torque of nought',
+      entry({ kind: 'torque-read', connection: 'mount-left', wrench: 'half', read: { value: 0, unit: 'N·m' } }),
+      /more than 0/,
+    ],
+    [
+      '36 kilovolts',
+      entry({ kind: 'start-attempted', voltsBefore: 36_000, voltsLowest: 9, crankSeconds: 5, result: 'runs' }),
+      /too large/,
+    ],
     ['an unknown step', entry({ kind: 'operation-done', operation: 'open:ghost' }), /no step called/],
     ['an unknown connection', entry({ kind: 'tagged', connection: 'ghost', tag: 1 }), /no connection called/],
-    ['an unknown circuit', entry({ kind: 'fluid-measured', circuit: 'milk', direction: 'out', litres: 1 }), /no circuit called/],
+    [
+      'an unknown circuit',
+      entry({ kind: 'fluid-measured', circuit: 'milk', direction: 'out', litres: 1 }),
+      /no circuit called/,
+    ],
     ['a note far too long', note('x'.repeat(2_001)), /too long/],
     ['something unknown in it', { ...note(), colour: 'red' }, /does not belong: colour/],
     ['a prototype in disguise', JSON.parse(`{"kind":"__proto__","id":"${randomUUID()}"}`), /one of|missing/],
@@ -267,7 +324,10 @@ describe('bad input', () => {
 
   it('a body of 50 MB is refused, and the server goes on', async () => {
     const job = await server.begin();
-    const { status, body } = await server.post(`/api/jobs/${job}/ledger`, `{"entries":["${'x'.repeat(50 * 1024 * 1024)}"]}`);
+    const { status, body } = await server.post(
+      `/api/jobs/${job}/ledger`,
+      `{"entries":["${'x'.repeat(50 * 1024 * 1024)}"]}`,
+    );
     expect(status).toBe(413);
     expect(body.detail).toMatch(/more than this takes/);
     expect((await server.get('/api/health')).status).toBe(200);

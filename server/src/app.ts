@@ -27,7 +27,8 @@ export function appOf({ database, logger, host, webFolder, now, closing }: AppPa
   const document = openApiDocument();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
-  app.use(pinoHttp({ logger, customLogLevel: () => 'debug' }));
+  // Looking at every request costs as much as answering a small one, so it is done only for those who read it.
+  if (logger.isLevelEnabled('debug')) app.use(pinoHttp({ logger, useLevel: 'debug' }));
   app.use(...security(host));
   app.use(compression());
   app.use('/api', (_request, response, next) => {
@@ -50,6 +51,6 @@ export function appOf({ database, logger, host, webFolder, now, closing }: AppPa
   app.use('/api', nothingHere);
   app.use(webFiles(webFolder));
   app.use(nothingHere);
-  app.use(answerProblem);
+  app.use(answerProblem(logger));
   return app;
 }

@@ -6,7 +6,9 @@ import { foldLedger, openItems, replay, startOf, stopOf, type JobState } from '@
 import { layoutOf } from '@brisk/core/layouts';
 
 const folder = join(process.cwd(), 'demo/larkmoor');
-const bundles = readdirSync(folder).map((file) => [file, JSON.parse(readFileSync(join(folder, file), 'utf8')) as Bundle] as const);
+const bundles = readdirSync(folder).map(
+  (file) => [file, JSON.parse(readFileSync(join(folder, file), 'utf8')) as Bundle] as const,
+);
 
 describe.each(bundles)('the demo bundle %s', (_file, bundle) => {
   it('is in our own format, on the layout we ship, and could have been recorded', () => {
@@ -30,9 +32,11 @@ describe('the demo scenario', () => {
     expect([...minibus.progress.values()].some(({ is }) => is === 'stuck')).toBe(true);
     const deicer = stateOf('de-icer');
     expect(stopOf(deicer)).toBe('first-start');
-    expect(openItems(deicer).filter(({ grave }) => grave).map(({ is }) => is)).toEqual(
-      expect.arrayContaining(['left-on-purpose', 'count', 'issue']),
-    );
+    expect(
+      openItems(deicer)
+        .filter(({ grave }) => grave)
+        .map(({ is }) => is),
+    ).toEqual(expect.arrayContaining(['left-on-purpose', 'count', 'issue']));
     expect(stateOf('tender').handedOver).toBeDefined();
     expect(stopOf(stateOf('sweeper'))).toBe('plan');
   });

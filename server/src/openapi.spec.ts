@@ -26,7 +26,8 @@ describe('the OpenAPI document', () => {
       '/api/jobs/{job}/ledger',
       '/api/layouts',
     ]);
-    for (const kind of Object.keys(ENTRY_SCHEMAS)) expect(document.components.schemas).toHaveProperty([`Entry.${kind}`]);
+    for (const kind of Object.keys(ENTRY_SCHEMAS))
+      expect(document.components.schemas).toHaveProperty([`Entry.${kind}`]);
   });
 
   it('agrees with the server on what a job and an entry are', () => {

@@ -1,5 +1,6 @@
 import type { FieldError, Problem, ProblemKind } from '@brisk/contracts/problem';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
+import type { Logger } from 'pino';
 
 const STATUS: Readonly<Record<ProblemKind, number>> = {
   'bad-input': 422,
@@ -63,11 +64,13 @@ export const nothingHere: RequestHandler = ({ path }) => {
 };
 
 /** Turns whatever was thrown into problem details. */
-export const answerProblem: ErrorRequestHandler = (error: unknown, request, response, _next) => {
-  const problem = asProblem(error);
-  if (problem.kind === 'internal') request.log.error({ err: error }, 'request failed');
-  response.status(STATUS[problem.kind]).type('application/problem+json').send(JSON.stringify(problem.toProblem()));
-};
+export function answerProblem(logger: Logger): ErrorRequestHandler {
+  return (error: unknown, request, response, _next) => {
+    const problem = asProblem(error);
+    if (problem.kind === 'internal') logger.error({ err: error, method: request.method, path: request.path }, 'failed');
+    response.status(STATUS[problem.kind]).type('application/problem+json').send(JSON.stringify(problem.toProblem()));
+  };
+}
 
 function asProblem(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error;

@@ -1,4 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
+import { UniqueConstraintViolationException } from '@mikro-orm/core';
+import type { SqlEntityManager } from '@mikro-orm/libsql';
 import type { Bundle } from '@brisk/contracts/bundle';
 import type { Append, Appended, Job, JobWithLedger } from '@brisk/contracts/job';
 import { canApply, extend, foldLedger, replay, startOf, type JobState, type LedgerEntry } from '@brisk/core/ledger';
@@ -126,32 +128,27 @@ export class JobStore {
       if (refusal) throw new ProblemError('refused', `${refusal.words} Nothing was written.`);
       reached = extend(reached, [entry]);
     }
-    await this.insertEntries(job.id, state.position, entries);
+    await this.insertEntries(this.database.fork(), job.id, state.position, entries);
     const known = new Map(positions);
     entries.forEach((entry, index) => known.set(entry.id, state.position + index + 1));
     this.#live.set(job.id, { job, state: reached, positions: known });
   }
 
-  private async insertEntries(jobId: string, after: number, entries: readonly LedgerEntry[]): Promise<void> {
-    const em = this.database.fork();
-    const taken = await em.findOne(EntryRows, { id: { $in: entries.map(({ id }) => id) } });
-    if (taken) throw new ProblemError('id-used', 'An entry of another job has this id. Nothing was written.');
-    await em.insertMany(EntryRows, this.rowsOf(jobId, after, entries));
+  private async insertEntries(em: SqlEntityManager, jobId: string, after: number, entries: readonly LedgerEntry[]) {
+    try {
+      await em.insertMany(EntryRows, this.rowsOf(jobId, after, entries));
+    } catch (error) {
+      if (error instanceof UniqueConstraintViolationException)
+        throw new ProblemError('id-used', 'An entry of another job has this id. Nothing was written.');
+      throw error;
+    }
   }
 
   private async insert(job: Job, ledger: readonly LedgerEntry[]): Promise<void> {
     await this.database.fork().transactional(async (em) => {
       await em.insert(JobRows, { id: job.id, createdAt: job.createdAt, document: JSON.stringify(job) });
-      const ids = ledger.map(({ id }) => id);
-      for (let start = 0; start < ledger.length; start += ROWS_AT_ONCE) {
-        const taken = await em.findOne(EntryRows, { id: { $in: ids.slice(start, start + ROWS_AT_ONCE) } });
-        if (taken)
-          throw new ProblemError(
-            'id-used',
-            'Entries of this ledger stand in another job already. Nothing was taken in.',
-          );
-        await em.insertMany(EntryRows, this.rowsOf(job.id, start, ledger.slice(start, start + ROWS_AT_ONCE)));
-      }
+      for (let start = 0; start < ledger.length; start += ROWS_AT_ONCE)
+        await this.insertEntries(em, job.id, start, ledger.slice(start, start + ROWS_AT_ONCE));
     });
     this.remember(job, ledger);
   }

@@ -1,0 +1,152 @@
+/** Speed, one JSON line a figure. `npm run bench`. */
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { Agent, request } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureBuilt, ensureInstalled } from './prepare.mjs';
+import { startServer, stopServer, untilHealthy } from './server-process.mjs';
+
+await ensureInstalled();
+await ensureBuilt();
+const { layoutOf } = await import('@brisk/core/layouts');
+const { workOf } = await import('@brisk/core/work');
+const { groupedOrder } = await import('@brisk/core/schedule');
+const { foldLedger, runSheet, startOf } = await import('@brisk/core/ledger');
+const { default: Database } = await import('libsql');
+
+const plan = { map: layoutOf('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' };
+const tell = (figure, value, unit, more = {}) =>
+  process.stdout.write(`${JSON.stringify({ figure, value: Number(value.toPrecision(4)), unit, ...more })}\n`);
+
+function medianMs(runs, act) {
+  const times = [];
+  for (let run = 0; run < runs; run += 1) {
+    const began = performance.now();
+    act();
+    times.push(performance.now() - began);
+  }
+  return times.sort((one, other) => one - other)[Math.floor(runs / 2)];
+}
+
+const work = workOf(plan);
+const operations = [...work.operations.values()];
+tell(
+  'derive and order the longitudinal automatic',
+  medianMs(30, () => {
+    const fresh = workOf(plan);
+    groupedOrder({ operations: [...fresh.operations.values()], graph: fresh, height: 'ground' });
+  }),
+  'ms',
+  {
+    connections: plan.map.connections.length,
+    opened: operations.filter(({ id }) => id.startsWith('open:')).length,
+    operations: operations.length,
+    precedence: work.precedence.length,
+  },
+);
+tell(
+  'order a job’s run sheet from the start',
+  medianMs(30, () => runSheet(startOf(plan))),
+  'ms',
+  { operations: operations.length },
+);
+
+const entryOf = (body, index) => ({
+  id: randomUUID(),
+  at: new Date(Date.parse('2026-03-02T07:00:00.000Z') + index * 60_000).toISOString(),
+  by: index % 2 ? 'Ines' : 'Tobias',
+  ...body,
+});
+const bodies = [
+  { kind: 'noted', text: 'Seen' },
+  { kind: 'height-set', height: 'raised' },
+  { kind: 'operation-stuck', operation: 'open:starter-cable', trouble: 'seized', tried: 'heat', minutesLost: 5 },
+  { kind: 'fasteners-counted', connection: 'upper-hose', direction: 'out', count: 1, bag: 1 },
+  { kind: 'operation-done', operation: 'open:battery-negative' },
+];
+const long = Array.from({ length: 10_000 }, (_, index) => entryOf(bodies[index % bodies.length], index));
+tell(
+  'fold 10,000 ledger entries',
+  medianMs(10, () => foldLedger(plan, long)),
+  'ms',
+);
+
+const folder = mkdtempSync(join(tmpdir(), 'brisk-bench-'));
+const port = '4398';
+const address = `http://127.0.0.1:${port}`;
+const agent = new Agent({ keepAlive: true, maxSockets: 8 });
+const post = (path, body) =>
+  new Promise((resolve, reject) => {
+    const sent = request(
+      address + path,
+      { method: 'POST', agent, headers: { 'content-type': 'application/json' } },
+      (answer) => {
+        let text = '';
+        answer.setEncoding('utf8').on('data', (part) => (text += part));
+        answer.on('end', () => (answer.statusCode < 300 ? resolve(JSON.parse(text)) : reject(new Error(text))));
+      },
+    );
+    sent.on('error', reject).end(JSON.stringify(body));
+  });
+const newJob = () => ({
+  id: randomUUID(),
+  title: 'Bench',
+  machine: 'Bench',
+  reason: 'same-back',
+  crew: ['Ines'],
+  layout: plan.map.layout,
+  powerpack: plan.powerpack,
+  route: plan.route,
+});
+
+const server = startServer({ BRISK_PORT: port, BRISK_HOST: '127.0.0.1', BRISK_DATA: folder }, 'ignore');
+try {
+  await untilHealthy(address, server.ended);
+  const writers = 4;
+  const each = 250;
+  const jobs = await Promise.all(Array.from({ length: writers }, () => post('/api/jobs', newJob())));
+  const began = performance.now();
+  await Promise.all(
+    jobs.map(async ({ id }) => {
+      for (let position = 0; position < each; position += 1)
+        await post(`/api/jobs/${id}/ledger`, {
+          expectedPosition: position,
+          entries: [entryOf({ kind: 'noted', text: 'Seen' }, position)],
+        });
+    }),
+  );
+  const throughHttp = (writers * each * 1_000) / (performance.now() - began);
+  tell('append through HTTP, one entry a request', throughHttp, 'entries/s', { writers });
+
+  const [batched] = jobs;
+  const from = performance.now();
+  for (let batch = 0; batch < 20; batch += 1)
+    await post(`/api/jobs/${batched.id}/ledger`, {
+      expectedPosition: each + batch * 100,
+      entries: Array.from({ length: 100 }, (_, index) => entryOf({ kind: 'noted', text: 'Seen' }, index)),
+    });
+  tell('append through HTTP, 100 entries a request', 2_000_000 / (performance.now() - from), 'entries/s');
+  await stopServer(server);
+
+  const database = new Database(join(folder, 'brisk-ledger.db'));
+  database.exec('pragma journal_mode = wal');
+  database.exec('pragma synchronous = full');
+  const insert = database.prepare(
+    'insert into ledger_entry (id, job_id, position, kind, at, "by", recorded_at, document) values (?, ?, ?, ?, ?, ?, ?, ?)',
+  );
+  const bareBegan = performance.now();
+  const bare = writers * each;
+  for (let index = 0; index < bare; index += 1) {
+    const entry = entryOf({ kind: 'noted', text: 'Seen' }, index);
+    insert.run(entry.id, batched.id, 100_000 + index, entry.kind, entry.at, entry.by, entry.at, JSON.stringify(entry));
+  }
+  const bareRate = (bare * 1_000) / (performance.now() - bareBegan);
+  database.close();
+  tell('bare inserts into the same file, same durability', bareRate, 'entries/s');
+  tell('append through HTTP against bare inserts', throughHttp / bareRate, 'ratio');
+} finally {
+  if (server.child.exitCode === null) await stopServer(server);
+  agent.destroy();
+  rmSync(folder, { recursive: true, force: true });
+}
