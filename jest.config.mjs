@@ -20,5 +20,6 @@ const node = (name) => ({
 });
 
 export default {
+  testTimeout: 60_000,
   projects: [node('core'), node('contracts'), node('server'), '<rootDir>/web/jest.config.mjs'],
 };

@@ -10,5 +10,5 @@ export default {
     '^@brisk/core/(.*)$': '<rootDir>/../core/src/$1/index.ts',
     '^@brisk/contracts/(.*)$': '<rootDir>/../contracts/src/$1.ts',
   },
-  transformIgnorePatterns: ['node_modules/(?!(@angular|@fontsource|lucide-angular|.*\\.mjs$))'],
+  transformIgnorePatterns: ['node_modules/(?!(@angular|@fontsource|.*\\.mjs$))'],
 };

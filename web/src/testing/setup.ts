@@ -1,3 +1,17 @@
 import { setupZonelessTestEnv } from 'jest-preset-angular/setup-env/zoneless/index.js';
 
 setupZonelessTestEnv();
+
+// What a browser has and jsdom has not.
+Object.defineProperty(window, 'matchMedia', {
+  value: (query: string) => ({
+    matches: false,
+    media: query,
+    addListener: () => undefined,
+    removeListener: () => undefined,
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+  }),
+});
+Element.prototype.scrollIntoView = () => undefined;
+beforeEach(() => localStorage.clear());

@@ -17,6 +17,7 @@ import {
   EMPTY,
   exhaustMap,
   filter,
+  finalize,
   firstValueFrom,
   fromEvent,
   map,
@@ -36,7 +37,7 @@ import { Person } from './person';
 export type Line = 'loading' | 'up' | 'gone' | 'missing';
 
 const LOOK_EVERY_MS = 4_000;
-const RETRY_AFTER_MS = 3_000;
+const SEND_REST_AFTER_MS = 10;
 
 /**
  * One open job: what the server has confirmed, what this device recorded since, and the fold of both. Entries are kept
@@ -99,7 +100,7 @@ export class Desk {
     )
       .pipe(
         filter(() => this.confirmed() !== undefined || this.line() === 'gone'),
-        exhaustMap(() => this.exchange()),
+        exhaustMap(() => this.exchange().pipe(finalize(() => this.sendTheRest()))),
         takeUntilDestroyed(),
       )
       .subscribe();
@@ -222,7 +223,6 @@ export class Desk {
         if (asked !== this.id) return EMPTY;
         this.line.set('up');
         if (fresh.length > 0) this.adopt(extend(state, fresh));
-        if (this.waiting().length > 0) queueMicrotask(() => this.send.next());
         return EMPTY;
       }),
       catchError((error: unknown) => {
@@ -233,11 +233,19 @@ export class Desk {
     );
   }
 
+  /** Whatever still waits after an exchange goes out soon, and not only at the next look. */
+  private sendTheRest(): void {
+    if (this.line() !== 'up' || this.waiting().length === 0) return;
+    timer(SEND_REST_AFTER_MS)
+      .pipe(takeUntilDestroyed(this.destroyed))
+      .subscribe(() => this.send.next());
+  }
+
   private afterFailure(error: unknown, asked: string, batch: readonly LedgerEntry[]): Observable<unknown> {
     if (asked !== this.id) return EMPTY;
     const kind = problemKind(error);
-    if (kind === 'stale-position' || kind === 'id-used') return defer(() => this.load(asked));
-    if (kind === 'refused' || kind === 'bad-input') {
+    if (kind === 'stale-position') return defer(() => this.load(asked));
+    if (kind === 'refused' || kind === 'bad-input' || kind === 'id-used') {
       const words = problemWords(error);
       this.refusedLater.update((before) => [...before, ...batch.map((entry) => ({ entry, words }))]);
       const ids = new Set(batch.map(({ id }) => id));
@@ -245,6 +253,6 @@ export class Desk {
       return EMPTY;
     }
     this.line.set('gone');
-    return timer(RETRY_AFTER_MS).pipe(switchMap(() => EMPTY));
+    return EMPTY;
   }
 }

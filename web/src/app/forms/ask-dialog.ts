@@ -11,7 +11,7 @@ import {
 } from '@angular/material/dialog';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import type { Answers, Asking, Question } from './ask';
+import type { Answers, Asking, Question } from './asking';
 import { wrongWith, yupRule } from './yup-rule';
 
 /** A few questions on one sheet; it closes with the answers only when every one of them fits. */

@@ -1,38 +1,8 @@
 import { inject, Injectable } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
-import type { Schema } from 'yup';
 import { AskDialog } from './ask-dialog';
-
-/** One thing to ask for: how it is labelled, how it is entered, what it has to be. */
-export interface Question {
-  readonly field: string;
-  readonly label: string;
-  readonly as: 'line' | 'lines' | 'number' | 'choice';
-  readonly schema: Schema;
-  readonly choices?: readonly { readonly value: string; readonly words: string }[];
-  readonly initial?: string | number;
-  readonly hint?: string;
-  readonly suffix?: string;
-}
-
-/** A few questions asked together. */
-export interface Asking {
-  readonly title: string;
-  readonly words?: string;
-  readonly caution?: string;
-  readonly questions: readonly Question[];
-  readonly action: string;
-}
-
-export type Answers = Readonly<Record<string, string | number | undefined>>;
-
-/** Choices from a table of words. */
-export function choicesFrom<Word extends string>(
-  words: Readonly<Record<Word, string>>,
-): NonNullable<Question['choices']> {
-  return (Object.keys(words) as Word[]).map((value) => ({ value, words: words[value] }));
-}
+import type { Answers, Asking } from './asking';
 
 /** Asks a person a few things over the view they are in. */
 @Injectable({ providedIn: 'root' })

@@ -19,13 +19,13 @@ export class BayPicture {
   /** One mark for each place, with how many connections are there. */
   protected readonly marks = computed(() => {
     const zoneOf = new Map(this.state().work.plan.map.parts.map(({ id, zone }) => [id, zone]));
-    const byPlace = new Map<string, { place: Place; words: string; names: string[] }>();
+    const byPlace = new Map<string, { key: string; place: Place; words: string; names: string[] }>();
     for (const { between, station, name } of this.connections()) {
       const zones = between.map((part) => zoneOf.get(part) ?? 'outside').filter((zone) => zone !== 'outside');
       const place = placeBetween(zones, station);
       const key = `${place.x} ${place.y}`;
       const words = zones.map((zone) => ZONE_WORDS[zone]).join(' and ');
-      const mark = byPlace.get(key) ?? { place, words: words || STATION_WORDS[station], names: [] };
+      const mark = byPlace.get(key) ?? { key, place, words: words || STATION_WORDS[station], names: [] };
       mark.names.push(name);
       byPlace.set(key, mark);
     }

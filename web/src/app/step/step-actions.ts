@@ -13,7 +13,8 @@ import { TROUBLES, type EntryBody, type SkipMode, type Trouble } from '@brisk/co
 import type { Operation } from '@brisk/core/teardown';
 import { v4 as uuid } from 'uuid';
 import { Desk } from '../desk/desk';
-import { Ask, choicesFrom } from '../forms/ask';
+import { Ask } from '../forms/ask';
+import { choicesFrom } from '../forms/asking';
 import { HEIGHT_WORDS, KIND_WORDS, STATION_WORDS, TROUBLE_WORDS } from '../words/trade-words';
 
 /** What a person can do about a step, asking what has to be asked. Everything can be taken back for a few seconds. */

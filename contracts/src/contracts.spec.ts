@@ -1,0 +1,140 @@
+import type { EntryBody, EntryKind, LedgerEntry } from '@brisk/core/ledger';
+import { LAYOUTS } from '@brisk/core/layouts';
+import { BUNDLE_FORMAT, notOurBundle } from './bundle';
+import { ENTRY_SCHEMAS, entrySchema } from './entry';
+import { newJobSchema } from './job';
+import { connectionMapSchema } from './map';
+import { check } from './problem';
+
+const uuid = '3f0c8a52-8f1e-4d0a-9a51-6a2b1f0e7c11';
+const head = { id: uuid, at: '2026-03-02T07:30:00.000Z', by: 'Ines' };
+const wordsOf = (schema: Parameters<typeof check>[0], value: unknown) => {
+  const checked = check(schema, value);
+  return 'errors' in checked ? checked.errors.map(({ field, words }) => `${field}: ${words}`).join(' | ') : '';
+};
+
+const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> } = {
+  'operation-done': { kind: 'operation-done', operation: 'open:upper-hose' },
+  'operation-skipped': { kind: 'operation-skipped', operation: 'open:upper-hose', mode: 'later', reason: 'Lent out' },
+  'operation-stuck': {
+    kind: 'operation-stuck',
+    operation: 'open:upper-hose',
+    trouble: 'seized',
+    tried: 'Heat',
+    minutesLost: 5,
+  },
+  'height-set': { kind: 'height-set', height: 'raised' },
+  'fasteners-counted': { kind: 'fasteners-counted', connection: 'upper-hose', direction: 'out', count: 2, bag: 1 },
+  tagged: { kind: 'tagged', connection: 'upper-hose', tag: 4 },
+  'connection-found': {
+    kind: 'connection-found',
+    alreadyOpen: false,
+    connection: {
+      id: 'found-1',
+      name: 'a clip',
+      kind: 'clip',
+      between: ['engine', 'body'],
+      station: 'front',
+      height: 'either',
+    },
+  },
+  'left-on-purpose': { kind: 'left-on-purpose', connection: 'upper-hose', reason: 'Comes along' },
+  'hold-point-signed': { kind: 'hold-point-signed', holdPoint: 'pre-lift', confirmed: ['rated'] },
+  'torque-read': { kind: 'torque-read', connection: 'mount-left', wrench: 'half', read: { value: 75, unit: 'N·m' } },
+  'torque-accepted': { kind: 'torque-accepted', connection: 'mount-left', reason: 'No room' },
+  'fluid-measured': { kind: 'fluid-measured', circuit: 'coolant', direction: 'out', litres: 6.8 },
+  noted: { kind: 'noted', text: 'Seen' },
+  'part-needed': { kind: 'part-needed', need: uuid, name: 'Seal', quantity: 1, reason: 'Weeps' },
+  'part-arrived': { kind: 'part-arrived', need: uuid },
+  'start-attempted': { kind: 'start-attempted', voltsBefore: 12.6, voltsLowest: 10, crankSeconds: 6, result: 'runs' },
+  'issue-opened': { kind: 'issue-opened', issue: uuid, title: 'Lamp', sort: 'real' },
+  'issue-sorted': { kind: 'issue-sorted', issue: uuid, sort: 'stored' },
+  'issue-closed': { kind: 'issue-closed', issue: uuid, how: 'Cleared' },
+  'handed-over': { kind: 'handed-over', openItems: 0 },
+  corrected: { kind: 'corrected', corrects: uuid, reason: 'Wrong machine' },
+};
+const entries = Object.values(good).map((body) => [body.kind, { ...head, ...body } as LedgerEntry] as const);
+
+describe('ledger entries', () => {
+  it('have an example of every kind here', () => {
+    expect(Object.keys(good).sort()).toEqual(Object.keys(ENTRY_SCHEMAS).sort());
+  });
+
+  it.each(entries)('%s is taken as it is', (_kind, entry) =>
+    expect(check(entrySchema, entry)).toEqual({ value: entry }),
+  );
+
+  it.each(entries)('%s is refused without each of its fields', (_kind, entry) => {
+    const needed = Object.keys(entry).filter((field) => !['bag', 'note'].includes(field) && field !== 'kind');
+    for (const field of needed) {
+      const { [field]: _left, ...rest } = entry as unknown as Record<string, unknown>;
+      expect(wordsOf(entrySchema, rest)).toMatch(new RegExp(`${field}.*is missing`, 'i'));
+    }
+  });
+
+  it.each(entries)('%s is refused with a field too many', (_kind, entry) => {
+    expect(wordsOf(entrySchema, { ...entry, smell: 'burnt' })).toContain('does not belong: smell');
+  });
+
+  it.each(entries)('%s is refused with a field of another type', (_kind, entry) => {
+    for (const field of Object.keys(entry).filter((one) => one !== 'kind'))
+      expect(wordsOf(entrySchema, { ...entry, [field]: { odd: true } })).not.toBe('');
+  });
+
+  it('are not taken for the kind of another', () => {
+    expect(wordsOf(entrySchema, { ...head, kind: 'toString' })).toContain('has to be one of');
+    expect(wordsOf(entrySchema, 7)).not.toBe('');
+    expect(wordsOf(entrySchema, null)).not.toBe('');
+  });
+
+  it('do not turn text into numbers', () => {
+    expect(wordsOf(entrySchema, { ...head, ...good.tagged, tag: '4' })).toContain('Tag has to be a number.');
+  });
+});
+
+describe('jobs and maps', () => {
+  const job = {
+    id: uuid,
+    title: 'Minibus',
+    machine: 'No. 7',
+    reason: 'swap',
+    crew: ['Ines'],
+    layout: 'a',
+    powerpack: 'b',
+    route: 'c',
+  };
+
+  it('takes a job with and without what may be left out', () => {
+    expect(wordsOf(newJobSchema, job)).toBe('');
+    expect(wordsOf(newJobSchema, { ...job, dueOn: '2026-12-01', note: 'Slips' })).toBe('');
+  });
+
+  it.each([
+    [{ title: ' Minibus' }, /begin or end with a space/],
+    [{ crew: Array.from({ length: 21 }, () => 'Ines') }, /too many: 20/],
+    [{ crew: [7] }, /has to be text/],
+    [{ dueOn: '1.12.2026' }, /such as 2026/],
+    [{ layout: '../secret' }, /signs in it/],
+  ])('refuses %j', (change, words) => expect(wordsOf(newJobSchema, { ...job, ...change })).toMatch(words));
+
+  it.each(LAYOUTS.map((map) => [map.name, map] as const))('takes the layout %s as it is', (_name, map) => {
+    expect(check(connectionMapSchema, map)).toEqual({ value: map });
+  });
+
+  it('refuses access that names neither or both of a connection and a part', () => {
+    const [map] = LAYOUTS;
+    const [first] = map?.connections ?? [];
+    const spoiled = (access: unknown) => ({ ...map, connections: [{ ...first, access: [access] }] });
+    expect(wordsOf(connectionMapSchema, spoiled({ why: 'So' }))).toContain('either a connection to open or a part');
+    expect(wordsOf(connectionMapSchema, spoiled({ open: 'a', removed: 'b', why: 'So' }))).toContain(
+      'either a connection',
+    );
+  });
+
+  it('tells our bundles from other files', () => {
+    expect(notOurBundle({ format: BUNDLE_FORMAT, version: 1 })).toBeUndefined();
+    expect(notOurBundle({ format: BUNDLE_FORMAT, version: 2 })).toMatch(/reads up to version 1/);
+    for (const other of [null, 7, 'text', [], {}, { format: 'else' }])
+      expect(notOurBundle(other)).toMatch(/not a job bundle/);
+  });
+});

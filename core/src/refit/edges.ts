@@ -1,0 +1,254 @@
+import { crossing, routeOf, type Connection, type ConnectionMap, type JobPlan } from '../connection-map/index.js';
+import {
+  ancestorsOf,
+  descendantsOf,
+  operationId,
+  precedenceGraph,
+  type Operation,
+  type OperationId,
+  type Precedence,
+  type Reason,
+  type Teardown,
+} from '../teardown/index.js';
+import type { Stages } from './stages.js';
+
+/** By hand, then closed, then torqued; and torque in the order the map asks for. */
+export function stageEdges(opened: readonly Connection[], stages: ReadonlyMap<string, Stages>): readonly Precedence[] {
+  const byHand: Reason = { kind: 'sequence', words: 'Fingers before tools, or a thread is crossed.' };
+  const seated: Reason = { kind: 'sequence', words: 'Seated before its final torque.' };
+  return opened.flatMap(({ id, refit }) => {
+    const own = stages.get(id);
+    if (!own) return [];
+    const edges: Precedence[] = [];
+    if (own.first !== own.close) edges.push({ before: own.first, after: own.close, reason: byHand });
+    if (own.last !== own.close) edges.push({ before: own.close, after: own.last, reason: seated });
+    for (const { connection, why } of refit.torque?.after ?? []) {
+      const other = stages.get(connection);
+      if (other) edges.push({ before: other.last, after: own.last, reason: { kind: 'load path', words: why } });
+    }
+    return edges;
+  });
+}
+
+/** The teardown's access, condition and part edges, walked the other way. */
+export function reversedEdges(
+  map: ConnectionMap,
+  teardown: Teardown,
+  stages: ReadonlyMap<string, Stages>,
+): readonly Precedence[] {
+  const wayBack = new Map<OperationId, { first: OperationId; last: OperationId }>();
+  for (const [id, { first, last }] of stages) wayBack.set(operationId.open(id), { first, last });
+  for (const id of teardown.removed.keys())
+    wayBack.set(operationId.remove(id), { first: operationId.fit(id), last: operationId.fit(id) });
+  for (const { id } of map.circuits)
+    if (teardown.drained.has(id))
+      wayBack.set(operationId.drain(id), { first: operationId.fill(id), last: operationId.fill(id) });
+
+  const mounts = new Set(
+    map.connections.filter(({ carriesLoad }) => carriesLoad).map(({ id }) => operationId.open(id)),
+  );
+  const title = new Map(teardown.operations.map((operation) => [operation.id, operation.title]));
+  return teardown.precedence.flatMap(({ before, after, reason }): Precedence[] => {
+    const then = wayBack.get(before);
+    const first = wayBack.get(after);
+    if (!then || !first || !['access', 'condition', 'part'].includes(reason.kind)) return [];
+    // Mounts are tightened together, so between two of them only the starting by hand is turned round.
+    const bothMounts = mounts.has(before) && mounts.has(after);
+    return [
+      {
+        before: bothMounts ? first.first : first.last,
+        after: then.first,
+        reason: { kind: reason.kind, words: turned(before, reason) },
+      },
+    ];
+  });
+
+  function turned(before: OperationId, reason: Reason): string {
+    if (before.startsWith('drain:')) return 'Filled when every joint of the circuit is closed.';
+    if (reason.kind === 'condition') return `${title.get(before) ?? before} was done before it; it goes back after it.`;
+    if (reason.kind === 'part') return 'The part is in its place before it is fastened.';
+    return `Later it cannot be reached. On the way out: ${reason.words}`;
+  }
+}
+
+/** Mounts are started, seated and torqued together. */
+export function mountEdges(opened: readonly Connection[], stages: ReadonlyMap<string, Stages>): readonly Precedence[] {
+  const mounts = opened.filter(({ carriesLoad }) => carriesLoad).flatMap(({ id }) => stages.get(id) ?? []);
+  return mounts.flatMap((one) =>
+    mounts.flatMap((other): Precedence[] => {
+      const edges: Precedence[] = [];
+      if (one === other) return edges;
+      edges.push({
+        before: one.first,
+        after: other.close,
+        reason: {
+          kind: 'load path',
+          words: 'Every mount is started by hand before any is pulled down, or the holes walk off.',
+        },
+      });
+      if (other.last !== other.close)
+        edges.push({
+          before: one.close,
+          after: other.last,
+          reason: {
+            kind: 'load path',
+            words: 'Every mount is seated before any gets its final torque, or the frame twists.',
+          },
+        });
+      return edges;
+    }),
+  );
+}
+
+/** What is in before lowering, the way down, and what waits for the powerpack to be there. */
+export function lowerEdges(
+  plan: JobPlan,
+  teardown: Teardown,
+  opened: readonly Connection[],
+  stages: ReadonlyMap<string, Stages>,
+): readonly Precedence[] {
+  const route = routeOf(plan);
+  const preLower = operationId.hold('pre-lower');
+  const chain = [preLower, ...route.lowerSteps.map(({ id }) => operationId.lower(id))];
+  const down = chain.at(-1) ?? preLower;
+  const edges: Precedence[] = chain.slice(1).map((after, index) => ({
+    before: chain[index] ?? preLower,
+    after,
+    reason:
+      index === 0
+        ? { kind: 'hold point', words: 'Nothing is lowered before the pre-lower hold point is signed.' }
+        : { kind: 'sequence', words: 'Small steps, and a look all round after each.' },
+  }));
+
+  const boundary = new Set(crossing(plan.map.connections, teardown.lump).map(({ id }) => id));
+  for (const { id, refit } of opened) {
+    const own = stages.get(id);
+    if (!own) continue;
+    if (refit.beforeLowering !== undefined)
+      edges.push({ before: own.last, after: preLower, reason: { kind: 'access', words: refit.beforeLowering } });
+    else if (boundary.has(id))
+      edges.push({
+        before: down,
+        after: own.first,
+        reason: { kind: 'sequence', words: 'The powerpack has to be down in the bay.' },
+      });
+  }
+  const inBeforeLowering = new Set(
+    opened.filter(({ refit }) => refit.beforeLowering !== undefined).flatMap(({ between }) => between),
+  );
+  for (const { part, why } of route.blockedBy)
+    if (teardown.removed.has(part) && !inBeforeLowering.has(part))
+      edges.push({
+        before: down,
+        after: operationId.fit(part),
+        reason: { kind: 'access', words: `It came off to make room. ${why}` },
+      });
+  return edges;
+}
+
+/** Hoist and jack stay until what needs them is finished. */
+export function releaseEdges(
+  map: ConnectionMap,
+  teardown: Teardown,
+  opened: readonly Connection[],
+  stages: ReadonlyMap<string, Stages>,
+): readonly Precedence[] {
+  return map.conditions.flatMap(({ id, name, released }): readonly Precedence[] =>
+    released && teardown.conditions.has(id)
+      ? opened
+          .filter(({ needs }) => needs.includes(id))
+          .flatMap((connection): Precedence[] => {
+            const last = stages.get(connection.id)?.last;
+            return last === undefined
+              ? []
+              : [
+                  {
+                    before: last,
+                    after: operationId.release(id),
+                    reason: { kind: 'safety', words: `${name} stays in force until ${connection.name} is finished.` },
+                  },
+                ];
+          })
+      : [],
+  );
+}
+
+/** The machine is not let down while hoist or jack still carries the weight. */
+export function groundEdges(map: ConnectionMap, operations: readonly Operation[]): readonly Precedence[] {
+  const takers = map.conditions.filter(({ takesLoad }) => takesLoad).map(({ id }) => operationId.release(id));
+  const releases = operations.filter(({ id }) => takers.includes(id));
+  return operations
+    .filter(({ height, kind }) => height === 'ground' && kind !== 'release')
+    .flatMap(({ id }) =>
+      releases.map((release): Precedence => ({
+        before: release.id,
+        after: id,
+        reason: { kind: 'safety', words: 'The machine is let down only when nothing carries its powerpack any more.' },
+      })),
+    );
+}
+
+/** The powerpack sits on its mounts, and hoist and jack are away, before anything else goes back that can wait. */
+export function loadBackEdges(
+  map: ConnectionMap,
+  operations: readonly Operation[],
+  soFar: readonly Precedence[],
+): readonly Precedence[] {
+  const graph = precedenceGraph(soFar);
+  const takers = new Set(map.conditions.filter(({ takesLoad }) => takesLoad).map(({ id }) => operationId.release(id)));
+  const releases = operations.filter(({ id }) => takers.has(id));
+  const leadsToRelease = new Set(releases.flatMap(({ id }) => [id, ...ancestorsOf(id, graph)]));
+  const down = new Set(
+    operations.filter(({ kind }) => kind === 'lower').flatMap(({ id }) => [...descendantsOf(id, graph)]),
+  );
+  return operations
+    .filter(({ id }) => down.has(id) && !leadsToRelease.has(id))
+    .flatMap(({ id }) =>
+      releases.map((release): Precedence => ({
+        before: release.id,
+        after: id,
+        reason: { kind: 'load path', words: 'The powerpack sits on its own mounts before anything else is connected.' },
+      })),
+    );
+}
+
+/** What was opened to make the machine safe goes back after all other refit work. */
+export function batteryLast(
+  map: ConnectionMap,
+  operations: readonly Operation[],
+  soFar: readonly Precedence[],
+  stages: ReadonlyMap<string, Stages>,
+): readonly Precedence[] {
+  const known = new Set(soFar.map(({ before, after }) => `${before} ${after}`));
+  return map.conditions.flatMap(({ name, established, makeSafe }) => {
+    const own = makeSafe && established.by === 'connection' ? stages.get(established.connection) : undefined;
+    if (!own) return [];
+    const mine = new Set([own.first, own.close, own.last]);
+    return operations
+      .filter(({ id }) => !mine.has(id) && !known.has(`${id} ${own.first}`))
+      .map(({ id }): Precedence => ({
+        before: id,
+        after: own.first,
+        reason: { kind: 'safety', words: `${name} until all other work is done: it goes back last.` },
+      }));
+  });
+}
+
+/** First start and handover behind the whole refit, one look after the other. */
+export function startEdges(operations: readonly Operation[], checks: readonly Operation[]): readonly Precedence[] {
+  const [preStart, ...steps] = checks;
+  if (!preStart) return [];
+  const edges = operations.map(({ id }): Precedence => ({
+    before: id,
+    after: preStart.id,
+    reason: { kind: 'hold point', words: 'The refit has to be finished before anybody cranks.' },
+  }));
+  steps.forEach(({ id }, index) => {
+    edges.push({
+      before: steps[index - 1]?.id ?? preStart.id,
+      after: id,
+      reason: { kind: 'sequence', words: index === 0 ? 'Signed before the first crank.' : 'One look after the other.' },
+    });
+  });
+  return edges;
+}

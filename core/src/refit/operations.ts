@@ -1,0 +1,123 @@
+import {
+  partsById,
+  routeOf,
+  type CheckStep,
+  type Connection,
+  type ConnectionMap,
+  type JobPlan,
+} from '../connection-map/index.js';
+import { closingTitle, holdPointOperation, operationId, type Operation, type Teardown } from '../teardown/index.js';
+
+/** The pre-lower hold point and the steps of the route’s way down. */
+export function lowerOperations(plan: JobPlan): readonly Operation[] {
+  const { lowerSteps } = routeOf(plan);
+  return [
+    holdPointOperation(plan.map, 'pre-lower', 'refit', {
+      station: lowerSteps[0]?.station ?? 'front',
+      height: lowerSteps[0]?.height ?? 'ground',
+      cautions: ['under-load'],
+    }),
+    ...lowerSteps.map(({ id, ...step }): Operation => ({
+      ...step,
+      id: operationId.lower(id),
+      phase: 'refit',
+      kind: 'lower',
+    })),
+  ];
+}
+
+/** Setting each part back that was taken out. */
+export function fitOperations(map: ConnectionMap, teardown: Teardown): readonly Operation[] {
+  const parts = partsById(map);
+  return [...teardown.removed.keys()].flatMap((id): Operation[] => {
+    const part = parts.get(id);
+    if (!part?.removal) return [];
+    return [
+      {
+        ...part.removal,
+        id: operationId.fit(id),
+        phase: 'refit',
+        kind: 'fit',
+        part: id,
+        title: `Set the ${part.name} in place`,
+      },
+    ];
+  });
+}
+
+/** One connection: started by hand where it carries load, closed, and at final torque where it has a figure. */
+export function connectionOperations(connection: Connection): readonly Operation[] {
+  const { id, name, station, height, hands, tools, cautions, refit } = connection;
+  const common = { phase: 'refit' as const, connection: id, station, height, tools, cautions };
+  const operations: Operation[] = [];
+  if (connection.carriesLoad)
+    operations.push({
+      ...common,
+      id: operationId.start(id),
+      kind: 'start-by-hand',
+      title: `Start ${name} by fingers, every one`,
+      hands,
+      tools: [],
+      minutes: { low: 2, likely: 5, high: 15 },
+    });
+  operations.push({
+    ...common,
+    id: operationId.close(id),
+    kind: 'connect',
+    title: connection.carriesLoad ? `Seat ${name}` : closingTitle(connection),
+    hands,
+    minutes: refit.minutes,
+    ...(refit.note === undefined ? {} : { tip: refit.note }),
+  });
+  if (refit.torque)
+    operations.push({
+      ...common,
+      id: operationId.torque(id),
+      kind: 'torque',
+      title: `Torque ${name}`,
+      hands: 1,
+      tools: ['torque wrench'],
+      minutes: { low: 1, likely: 2, high: 5 },
+    });
+  return operations;
+}
+
+/** Filling each circuit that was drained. */
+export function fillOperations(map: ConnectionMap, teardown: Teardown): readonly Operation[] {
+  return map.circuits
+    .filter(({ id }) => teardown.drained.has(id))
+    .map(({ id, fill }): Operation => ({
+      ...fill,
+      id: operationId.fill(id),
+      phase: 'refit',
+      kind: 'fill',
+      circuit: id,
+    }));
+}
+
+/** Taking away what carried the load. */
+export function releaseOperations(map: ConnectionMap, teardown: Teardown): readonly Operation[] {
+  return map.conditions.flatMap(({ id, released }): Operation[] =>
+    released && teardown.conditions.has(id)
+      ? [{ ...released, id: operationId.release(id), phase: 'refit', kind: 'release', condition: id }]
+      : [],
+  );
+}
+
+/** The pre-start hold point and the looks of first start and handover, in order. */
+export function checkOperations(map: ConnectionMap): readonly Operation[] {
+  const check = ({ id, when, ...step }: CheckStep): Operation => ({
+    ...step,
+    id: operationId.check(id),
+    phase: when === 'handover' ? 'handover' : 'first-start',
+    kind: 'check',
+    needsRunning: when !== 'before-start',
+  });
+  const order = ['before-start', 'after-start', 'handover'] as const;
+  const preStart = holdPointOperation(map, 'pre-start', 'first-start', {
+    station: 'bay-top',
+    height: 'ground',
+    cautions: ['fuel', 'exhaust-gas'],
+  });
+  return [preStart, ...order.flatMap((when) => map.checks.filter((step) => step.when === when).map(check))];
+}

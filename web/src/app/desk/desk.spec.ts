@@ -1,0 +1,166 @@
+import { TestBed } from '@angular/core/testing';
+import { holding, type EntryBody } from '@brisk/core/ledger';
+import { FakeServer, problemAnswer, testJob, theirEntry } from '../../testing/fake-server';
+import { jobProviders, tick } from '../../testing/open-job';
+import { Desk } from './desk';
+import { Outbox } from './outbox';
+
+const fuel: EntryBody = { kind: 'operation-done', operation: 'make:fuel-depressurised' };
+const battery: EntryBody = { kind: 'operation-done', operation: 'open:battery-negative' };
+const note = (text: string): EntryBody => ({ kind: 'noted', text });
+
+async function openDesk(server = new FakeServer()): Promise<{ desk: Desk; server: FakeServer }> {
+  TestBed.configureTestingModule({ providers: jobProviders(server) });
+  const desk = TestBed.inject(Desk);
+  desk.open(testJob.id);
+  await tick();
+  return { desk, server };
+}
+const kinds = (server: FakeServer) => server.entries.map(({ kind }) => kind);
+
+describe('the desk', () => {
+  it('loads a job and folds its ledger', async () => {
+    const server = new FakeServer();
+    server.entries = [theirEntry(fuel)];
+    const { desk } = await openDesk(server);
+    expect(desk.line()).toBe('up');
+    expect(desk.state()?.position).toBe(1);
+    expect(holding(desk.state() as NonNullable<ReturnType<Desk['state']>>)).toHaveLength(51);
+  });
+
+  it('says when there is no such job', async () => {
+    const { desk } = await openDesk();
+    desk.open('another');
+    await tick();
+    expect(desk.line()).toBe('missing');
+  });
+
+  it('records at once, signed by the one who works, and sends', async () => {
+    const { desk, server } = await openDesk();
+    const result = desk.record(fuel);
+    expect(desk.state()?.position).toBe(1);
+    await tick();
+    expect(server.entries).toEqual('entries' in result ? result.entries : []);
+    expect(server.entries[0]).toMatchObject({ by: 'Ines', kind: 'operation-done' });
+    expect(desk.kept()).toBe(0);
+  });
+
+  it('refuses what may not be done, in words, and keeps nothing of it', async () => {
+    const { desk, server } = await openDesk();
+    const result = desk.record(note('Fine'), { kind: 'operation-done', operation: 'open:mount-left' });
+    expect('refused' in result && result.refused).toMatch(/First: /);
+    await tick();
+    expect(desk.state()?.position).toBe(0);
+    expect(server.entries).toEqual([]);
+  });
+
+  it('keeps entries while the server is gone, over a reload too, and sends them in order when it is back', async () => {
+    const { desk, server } = await openDesk();
+    server.reachable = false;
+    desk.record(fuel);
+    desk.record(battery);
+    await tick();
+    expect(desk.line()).toBe('gone');
+    expect(desk.kept()).toBe(2);
+
+    TestBed.resetTestingModule();
+    const again = await openDesk(server);
+    expect(again.desk.line()).toBe('gone');
+    expect(again.desk.kept()).toBe(2);
+    server.reachable = true;
+    again.desk.reload();
+    await tick(60);
+    expect(again.desk.kept()).toBe(0);
+    expect(server.entries.map((entry) => ('operation' in entry ? entry.operation : ''))).toEqual([
+      'make:fuel-depressurised',
+      'open:battery-negative',
+    ]);
+  });
+
+  it('goes on top of what somebody else wrote meanwhile', async () => {
+    const { desk, server } = await openDesk();
+    server.entries.push(theirEntry(fuel));
+    desk.record(note('Mine'));
+    await tick(60);
+    expect(kinds(server)).toEqual(['operation-done', 'noted']);
+    expect(desk.state()?.position).toBe(2);
+    expect(desk.refusedLater()).toEqual([]);
+  });
+
+  it('shows what can no longer stand, and sends the rest', async () => {
+    const { desk, server } = await openDesk();
+    server.reachable = false;
+    desk.record(fuel);
+    desk.record(note('Still true'));
+    await tick();
+    server.entries.push(theirEntry(fuel));
+    server.reachable = true;
+    desk.reload();
+    await tick(60);
+    expect(desk.refusedLater().map(({ words }) => words)).toEqual([expect.stringMatching(/finished already/)]);
+    expect(kinds(server)).toEqual(['operation-done', 'noted']);
+    expect(desk.kept()).toBe(0);
+  });
+
+  it('never writes twice when an answer is lost', async () => {
+    const { desk, server } = await openDesk();
+    server.reachable = false;
+    desk.record(fuel);
+    await tick();
+    const [kept] = TestBed.inject(Outbox).read(testJob.id);
+    if (kept) server.entries.push(kept);
+    server.reachable = true;
+    desk.reload();
+    await tick(60);
+    expect(server.entries).toHaveLength(1);
+    expect(desk.kept()).toBe(0);
+    expect(desk.refusedLater()).toEqual([]);
+  });
+
+  it('shows what the server refuses for good, and does not send it for ever', async () => {
+    const { desk, server } = await openDesk();
+    server.nextAppend = problemAnswer('bad-input', 422, 'Text is too long.');
+    desk.record(note('x'));
+    await tick(60);
+    expect(desk.kept()).toBe(0);
+    expect(desk.refusedLater()[0]?.words).toBe('Text is too long.');
+    expect(server.appends).toHaveLength(1);
+  });
+
+  it('takes back unsent entries without a trace, and sent ones by a correction', async () => {
+    const { desk, server } = await openDesk();
+    const sent = desk.record(fuel);
+    await tick();
+    if ('entries' in sent) desk.undo(sent.entries);
+    await tick();
+    expect(kinds(server)).toEqual(['operation-done', 'corrected']);
+    expect(desk.state()?.progress.size).toBe(0);
+
+    server.reachable = false;
+    const unsent = desk.record(note('Slip'));
+    await tick();
+    if ('entries' in unsent) desk.undo(unsent.entries);
+    expect(desk.kept()).toBe(0);
+  });
+
+  it('says so when the device has no room left', async () => {
+    const { desk } = await openDesk();
+    const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    const result = desk.record(note('x'));
+    full.mockRestore();
+    expect('refused' in result && result.refused).toMatch(/no room left/);
+    expect(desk.state()?.position).toBe(0);
+  });
+});
+
+describe('the outbox', () => {
+  it('counts a spoiled store as empty', () => {
+    localStorage.setItem('brisk-outbox:a', '{broken');
+    localStorage.setItem('brisk-outbox:b', '{"not":"a list"}');
+    const outbox = TestBed.inject(Outbox);
+    expect(outbox.read('a')).toEqual([]);
+    expect(outbox.read('b')).toEqual([]);
+  });
+});

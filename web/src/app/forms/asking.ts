@@ -1,0 +1,31 @@
+import type { Schema } from 'yup';
+
+/** One thing to ask for: how it is labelled, how it is entered, what it has to be. */
+export interface Question {
+  readonly field: string;
+  readonly label: string;
+  readonly as: 'line' | 'lines' | 'number' | 'choice';
+  readonly schema: Schema;
+  readonly choices?: readonly { readonly value: string; readonly words: string }[];
+  readonly initial?: string | number;
+  readonly hint?: string;
+  readonly suffix?: string;
+}
+
+/** A few questions asked together. */
+export interface Asking {
+  readonly title: string;
+  readonly words?: string;
+  readonly caution?: string;
+  readonly questions: readonly Question[];
+  readonly action: string;
+}
+
+export type Answers = Readonly<Record<string, string | number | undefined>>;
+
+/** Choices from a table of words. */
+export function choicesFrom<Word extends string>(
+  words: Readonly<Record<Word, string>>,
+): NonNullable<Question['choices']> {
+  return (Object.keys(words) as Word[]).map((value) => ({ value, words: words[value] }));
+}

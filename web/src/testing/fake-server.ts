@@ -1,0 +1,109 @@
+import { HttpErrorResponse } from '@angular/common/http';
+import type { Append, Appended, Job, JobSummary, JobWithLedger, LayoutSummary, NewJob } from '@brisk/contracts/job';
+import type { Problem, ProblemKind } from '@brisk/contracts/problem';
+import { layoutOf } from '@brisk/core/layouts';
+import type { ConnectionMap } from '@brisk/core/connection-map';
+import type { EntryBody, LedgerEntry } from '@brisk/core/ledger';
+import { defer, of, throwError, type Observable } from 'rxjs';
+import type { Api } from '../app/server/api';
+
+/** The job that the web tests work on. */
+export const testJob: Job = {
+  id: '3f0c8a52-8f1e-4d0a-9a51-6a2b1f0e7c11',
+  title: 'Minibus: slips when warm',
+  machine: 'Minibus no. 7',
+  reason: 'same-back',
+  crew: ['Ines', 'Tobias'],
+  createdAt: '2026-03-02T07:00:00.000Z',
+  plan: { map: layoutOf('longitudinal-automatic') as ConnectionMap, powerpack: 'engine-with-gearbox', route: 'top' },
+};
+
+/** An answer of the server with problem details. */
+export function problemAnswer(kind: ProblemKind, status: number, detail: string): HttpErrorResponse {
+  const error: Problem = { type: `urn:brisk-ledger:${kind}`, title: kind, status, detail };
+  return new HttpErrorResponse({ status, error });
+}
+
+let made = 0;
+/** An entry somebody else wrote. */
+export function theirEntry(body: EntryBody): LedgerEntry {
+  made += 1;
+  return { id: `theirs-${made}`, at: '2026-03-02T08:00:00.000Z', by: 'Tobias', ...body } as LedgerEntry;
+}
+
+/** A server in memory that keeps the real one's promises: once each, in order, conflicts told. It can be cut off. */
+export class FakeServer implements Pick<
+  Api,
+  'job' | 'entriesAfter' | 'append' | 'jobs' | 'layouts' | 'begin' | 'bundleAddress' | 'takeIn'
+> {
+  entries: LedgerEntry[] = [];
+  reachable = true;
+  summaries: readonly JobSummary[] = [];
+  begun: NewJob[] = [];
+  appends: Append[] = [];
+  /** Answers the next append with this instead. */
+  nextAppend: HttpErrorResponse | undefined;
+
+  private answer<T>(make: () => T): Observable<T> {
+    return defer(() => {
+      if (!this.reachable) return throwError(() => new HttpErrorResponse({ status: 0 }));
+      try {
+        return of(make());
+      } catch (error) {
+        return throwError(() => error);
+      }
+    });
+  }
+
+  job(id: string): Observable<JobWithLedger> {
+    return this.answer(() => {
+      if (id !== testJob.id) throw problemAnswer('not-found', 404, 'There is no such job here.');
+      return { job: testJob, entries: [...this.entries] };
+    });
+  }
+
+  entriesAfter(_id: string, position: number): Observable<{ readonly entries: readonly LedgerEntry[] }> {
+    return this.answer(() => ({ entries: this.entries.slice(position) }));
+  }
+
+  append(_id: string, append: Append): Observable<Appended> {
+    return this.answer(() => {
+      this.appends.push(append);
+      const instead = this.nextAppend;
+      this.nextAppend = undefined;
+      if (instead) throw instead;
+      if (append.expectedPosition !== this.entries.length)
+        throw problemAnswer('stale-position', 409, 'Somebody else wrote meanwhile.');
+      this.entries.push(...append.entries);
+      return {
+        written: append.entries.map(({ id }, index) => ({ id, position: append.expectedPosition + index + 1 })),
+      };
+    });
+  }
+
+  jobs(): Observable<readonly JobSummary[]> {
+    return this.answer(() => this.summaries);
+  }
+
+  layouts(): Observable<readonly LayoutSummary[]> {
+    const { layout, name, parts, connections, powerpacks, routes } = testJob.plan.map;
+    return this.answer(() => [
+      { layout, name, parts: parts.length, connections: connections.length, powerpacks, routes },
+    ]);
+  }
+
+  begin(job: NewJob): Observable<Job> {
+    return this.answer(() => {
+      this.begun.push(job);
+      return { ...testJob, id: job.id };
+    });
+  }
+
+  bundleAddress(id: string): string {
+    return `/api/jobs/${id}/bundle`;
+  }
+
+  takeIn(): ReturnType<Api['takeIn']> {
+    return this.answer(() => ({ id: testJob.id, title: testJob.title, written: 3 }));
+  }
+}

@@ -1,0 +1,127 @@
+import type { Type } from '@angular/core';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { canApply, extend, foldLedger, type EntryBody, type JobState, type LedgerEntry } from '@brisk/core/ledger';
+import { entriesForNext } from '../../../core/src/testing/crew';
+import { Desk } from '../app/desk/desk';
+import { Selection } from '../app/job/selection';
+import { Api } from '../app/server/api';
+import { StepActions } from '../app/step/step-actions';
+import { FakeServer, testJob, theirEntry } from './fake-server';
+
+/** A view with the job open around it, as the shell would have it. */
+export interface Opened<View> {
+  readonly fixture: ComponentFixture<View>;
+  readonly element: HTMLElement;
+  readonly server: FakeServer;
+  readonly desk: Desk;
+  /** Lets everything settle and draws the view again. */
+  readonly settle: () => Promise<void>;
+  /** The first element that says `words`, among buttons, links and labels. */
+  readonly press: (words: string | RegExp) => Promise<void>;
+  readonly text: () => string;
+}
+
+/** What a test bed needs for any view of a job. */
+export function jobProviders(server: FakeServer) {
+  return [
+    Desk,
+    Selection,
+    StepActions,
+    { provide: Api, useValue: server },
+    provideRouter([{ path: '**', children: [] }]),
+  ];
+}
+
+/** Entries of a careful crew that has worked until `until`. */
+export function workedUntil(until: (state: JobState) => boolean): LedgerEntry[] {
+  let state = foldLedger(testJob.plan, []);
+  const entries: LedgerEntry[] = [];
+  while (!until(state)) {
+    const bodies: readonly EntryBody[] = entriesForNext(state);
+    if (bodies.length === 0) throw new Error('Nothing is left to do.');
+    for (const body of bodies) {
+      const entry = theirEntry(body);
+      const [refusal] = canApply(state, entry);
+      if (refusal) throw new Error(refusal.words);
+      state = extend(state, [entry]);
+      entries.push(entry);
+    }
+  }
+  return entries;
+}
+
+/** Opens `view` on the test job with `entries` in its ledger. */
+export async function openView<View>(
+  view: Type<View>,
+  entries: readonly LedgerEntry[] = [],
+  inputs: (desk: Desk) => Readonly<Record<string, unknown>> = () => ({}),
+): Promise<Opened<View>> {
+  const server = new FakeServer();
+  server.entries = [...entries];
+  TestBed.configureTestingModule({ imports: [view], providers: jobProviders(server) });
+  const desk = TestBed.inject(Desk);
+  desk.open(testJob.id);
+  await tick();
+  const fixture = TestBed.createComponent(view);
+  const feed = () => {
+    for (const [name, value] of Object.entries(inputs(desk))) fixture.componentRef.setInput(name, value);
+  };
+  const settle = async () => {
+    await tick();
+    feed();
+    fixture.detectChanges();
+    await fixture.whenStable();
+  };
+  const element: HTMLElement = fixture.nativeElement as HTMLElement;
+  feed();
+  await settle();
+  return {
+    fixture,
+    element,
+    server,
+    desk,
+    settle,
+    text: () => wordsOf(element),
+    press: async (words) => {
+      pressable(element, words).click();
+      await settle();
+    },
+  };
+}
+
+/** What `element` says, with its white space as a person sees it. */
+export function wordsOf(element: Element): string {
+  const words: string[] = [];
+  const texts = document.createTreeWalker(element, NodeFilter.SHOW_TEXT);
+  for (let text = texts.nextNode(); text; text = texts.nextNode()) words.push(text.textContent ?? '');
+  return words
+    .join(' ')
+    .replace(/\s+/g, ' ')
+    .replace(/ ([,.;:])/g, '$1')
+    .trim();
+}
+
+/** The button, link or label in `element` that says `words`. */
+export function pressable(element: ParentNode, words: string | RegExp): HTMLElement {
+  const found = [...element.querySelectorAll<HTMLElement>('button, a, label, summary')].find((one) => {
+    const said = one.getAttribute('aria-label') ?? wordsOf(one);
+    return typeof words === 'string' ? said === words : words.test(said);
+  });
+  if (!found) throw new Error(`Nothing to press says ${String(words)}`);
+  return found;
+}
+
+/** Types `value` into the field called `name`. */
+export function type(element: ParentNode, name: string, value: string): void {
+  const field = element.querySelector<HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement>(`[name="${name}"]`);
+  if (!field) throw new Error(`There is no field ${name}`);
+  field.value = value;
+  field.dispatchEvent(new Event('input', { bubbles: true }));
+  field.dispatchEvent(new Event('change', { bubbles: true }));
+}
+
+/** Lets promises and timers that are due run. */
+export function tick(ms = 0): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, ms));
+}
