@@ -158,7 +158,7 @@ test('a torque without a value, and one that is none, are refused', async ({ pag
   await page.getByRole('button', { name: 'Record torque' }).click();
   await expect(page.getByText(/Wrench not trusted at this figure/).first()).toBeVisible();
   await page.getByLabel('Unit').selectOption('lbf·ft');
-  await expect(page.locator('bl-torque-entry .target')).toContainText('5.90');
+  await expect(page.locator('bl-torque-entry .target')).toContainText('5.9');
 });
 
 test('a broken bundle is refused in words and nothing is taken in', async ({ page }, info) => {

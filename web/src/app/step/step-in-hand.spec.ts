@@ -126,7 +126,7 @@ describe('the step in hand', () => {
     const entries = at('torque:bulkhead-shield-nuts');
     const upTo = entries.findIndex(({ kind }) => kind === 'torque-read');
     const view = await open(entries.slice(0, upTo));
-    expect(view.text()).toContain('8.00 N·m');
+    expect(view.text()).toContain('Good from 7.52 to 8.48 N·m');
     type(view.element, 'value', '5');
     await view.press('Record torque');
     await view.settle();

@@ -24,7 +24,7 @@ import type { Operation, WorkPhase } from '@brisk/core/teardown';
 import { Selection } from '../job/selection';
 import { Keys } from '../keys/keys';
 import { BayPicture } from '../picture/bay-picture';
-import { duration } from '../words/duration';
+import { duration, several } from '../words/duration';
 import { HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS, TROUBLE_WORDS } from '../words/trade-words';
 import { HoldPoint } from './hold-point';
 import { StepActions } from './step-actions';
@@ -47,6 +47,7 @@ export class StepInHand {
   protected readonly stations = STATION_WORDS;
   protected readonly heights = HEIGHT_WORDS;
   protected readonly duration = duration;
+  protected readonly several = several;
 
   /** A step the person chose over the proposed one, until it is done. */
   protected readonly chosen = signal<string | undefined>(undefined);

@@ -52,7 +52,8 @@ export class TorqueEntry {
     const targetNm = this.connection().refit.torque?.targetNm ?? 0;
     const unit = this.unit();
     const { lowNm, highNm } = torqueWindow(targetNm);
-    const shown = (newtonMetres: number) => torqueFromNm(newtonMetres, unit).toFixed(newtonMetres < 10 ? 2 : 1);
+    const shown = (newtonMetres: number) =>
+      String(Number(torqueFromNm(newtonMetres, unit).toFixed(newtonMetres < 10 ? 2 : 1)));
     return {
       targetNm,
       shown: shown(targetNm),
