@@ -89,6 +89,16 @@ const post = (path, body) =>
     );
     sent.on('error', reject).end(JSON.stringify(body));
   });
+/** Bytes of `path` as they cross the wire to a browser that takes gzip. */
+const transferred = (path) =>
+  new Promise((resolve, reject) => {
+    request(address + path, { agent, headers: { 'accept-encoding': 'gzip' } }, (answer) => {
+      let bytes = 0;
+      answer.on('data', (part) => (bytes += part.length)).on('end', () => resolve(bytes));
+    })
+      .on('error', reject)
+      .end();
+  });
 const newJob = () => ({
   id: randomUUID(),
   title: 'Bench',
@@ -103,6 +113,13 @@ const newJob = () => ({
 const server = startServer({ BRISK_PORT: port, BRISK_HOST: '127.0.0.1', BRISK_DATA: folder }, 'ignore');
 try {
   await untilHealthy(address, server.ended);
+  const page = await (await fetch(`${address}/yard`)).text();
+  const scripts = [...page.matchAll(/(?:src|href)="([^"]+\.js)"/g)].map(([, path]) => `/${path}`);
+  const sizes = await Promise.all(scripts.map((path) => transferred(path)));
+  tell('initial JavaScript transferred, compressed', sizes.reduce((sum, size) => sum + size, 0) / 1024, 'KiB', {
+    files: scripts.length,
+  });
+
   const writers = 4;
   const each = 250;
   const jobs = await Promise.all(Array.from({ length: writers }, () => post('/api/jobs', newJob())));

@@ -13,6 +13,7 @@ import {
   startOf,
   stillOpen,
   stopOf,
+  unsettled,
   type EntryBody,
   type JobState,
 } from './index.js';
@@ -108,6 +109,33 @@ describe('passing a step over', () => {
     });
     expect(refused(gone, done('remove:cover'))).toBe('');
     expect(holding(gone).map(({ connection }) => connection.id)).not.toContain('cover-bolts');
+  });
+
+  it('does not let a drain be passed over as nothing to drain, or nobody fills it again', () => {
+    expect(
+      refused(safe, { kind: 'operation-skipped', operation: 'drain:coolant', mode: 'not-here', reason: 'Empty' }),
+    ).toMatch(/Record nought litres/);
+    expect(refused(safe, { kind: 'operation-skipped', operation: 'drain:coolant', mode: 'later', reason: 'Hot' })).toBe(
+      '',
+    );
+  });
+
+  it('is refused on the way back as not being there: what was off goes back on', () => {
+    expect(
+      refused(out, { kind: 'operation-skipped', operation: 'close:sensor', mode: 'not-here', reason: 'Gone' }),
+    ).toMatch(/has to go back/);
+  });
+
+  it('of a part that is not there needs nothing set back', () => {
+    const gone = then(safe, {
+      kind: 'operation-skipped',
+      operation: 'remove:cover',
+      mode: 'not-here',
+      reason: 'Cover lost',
+    });
+    const left = unsettled(gone).map(({ id }) => id);
+    expect(left).not.toContain('fit:cover');
+    expect(left).toContain('fit:radiator');
   });
 
   it('is refused where safety hangs on it', () => {
@@ -320,6 +348,22 @@ describe('fasteners, tags and fluids', () => {
       /Bag 7 holds the fasteners of the lower hose/,
     );
     expect(refused(used, { kind: 'tagged', connection: 'sensor', tag: 4 })).toMatch(/Tag 4 is on the lower hose/);
+  });
+
+  it('less in than out is an open item, and so is what nobody measured', () => {
+    const measured = (direction: 'out' | 'in', litres: number): EntryBody => ({
+      kind: 'fluid-measured',
+      circuit: 'coolant',
+      direction,
+      litres,
+    });
+    const fluids = (state: JobState) => openItems(state).filter(({ is }) => is === 'fluid');
+    const drained = workOn(then(start, measured('out', 4)), record, (state) => stopOf(state) === 'first-start').state;
+    expect(fluids(drained)).toEqual([expect.objectContaining({ grave: false })]);
+    expect(fluids(then(drained, measured('in', 2.5)))).toEqual([
+      { is: 'fluid', grave: true, words: 'Coolant: 4 l ran out, only 2.5 l went in' },
+    ]);
+    expect(fluids(then(drained, measured('in', 3.9)))).toEqual([]);
   });
 
   it('more than a circuit can hold is refused', () => {

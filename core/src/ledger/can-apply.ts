@@ -190,6 +190,11 @@ function maySkip(state: JobState, operation: Operation, mode: 'later' | 'not-her
   if (isSettled(state, operation)) return refuse('twice', `“${operation.title}” is finished already.`);
   if (mode === 'not-here' && operation.phase !== 'strip')
     return refuse('sense', 'What was taken off has to go back. Put it off, or leave it off on purpose with a reason.');
+  if (mode === 'not-here' && operation.kind === 'drain')
+    return refuse(
+      'sense',
+      'Empty already? Record nought litres and say it is done: it is filled on the way back all the same.',
+    );
   if (
     mode === 'not-here' &&
     operation.connection !== undefined &&

@@ -9,6 +9,9 @@ export interface OpenItem {
   readonly words: string;
 }
 
+/** A circuit that took less than this share of what ran out of it is short, or has air in it. */
+const FILLED_FROM = 0.9;
+
 /** Everything that is not as it should be, gravest first. Before the refit is over it says what is missing by then. */
 export function openItems(state: JobState): readonly OpenItem[] {
   const { work } = state;
@@ -40,6 +43,8 @@ export function openItems(state: JobState): readonly OpenItem[] {
     if (!closed) items.push({ is: 'issue', grave: sort === 'real', words: `Open: ${title}` });
   for (const { id, name } of work.plan.map.circuits) {
     const litres = state.litres.get(id);
+    if (litres?.out !== undefined && litres.in !== undefined && litres.in < FILLED_FROM * litres.out)
+      items.push({ is: 'fluid', grave: true, words: `${name}: ${litres.out} l ran out, only ${litres.in} l went in` });
     if (litres?.out !== undefined && isDone(state, operationId.fill(id)) && litres.in === undefined)
       items.push({
         is: 'fluid',

@@ -34,16 +34,13 @@ function isNotHere(state: JobState, operation: OperationId): boolean {
  */
 export function isSettled(state: JobState, operation: Operation): boolean {
   if (isDone(state, operation.id) || isNotHere(state, operation.id)) return true;
-  const { connection, part, circuit, phase } = operation;
+  const { connection, part, phase } = operation;
   if (connection !== undefined) {
     const left = state.leftAsItIs.get(connection)?.as;
     if (phase === 'strip') return left === 'attached';
     return left !== undefined || isNotHere(state, operationId.open(connection));
   }
-  if (phase !== 'refit') return false;
-  if (part !== undefined) return isNotHere(state, operationId.remove(part));
-  if (circuit !== undefined) return isNotHere(state, operationId.drain(circuit));
-  return false;
+  return phase === 'refit' && part !== undefined && isNotHere(state, operationId.remove(part));
 }
 
 /** Operations of `phase` that are not settled, in map order. */

@@ -2,7 +2,6 @@ import type { JobPlan } from '../connection-map/index.js';
 import type { Operation, Precedence, Teardown } from '../teardown/index.js';
 import {
   batteryLast,
-  groundEdges,
   loadBackEdges,
   lowerEdges,
   mountEdges,
@@ -51,7 +50,6 @@ export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
     ...mountEdges(opened, stages),
     ...lowerEdges(plan, teardown, opened, stages),
     ...releaseEdges(map, teardown, opened, stages),
-    ...groundEdges(map, operations),
   ];
   const withLoad = [...refitOnly, ...loadBackEdges(map, operations, refitOnly)];
   const precedence = [

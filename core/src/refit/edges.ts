@@ -173,22 +173,10 @@ export function releaseEdges(
   );
 }
 
-/** The machine is not let down while hoist or jack still carries the weight. */
-export function groundEdges(map: ConnectionMap, operations: readonly Operation[]): readonly Precedence[] {
-  const takers = map.conditions.filter(({ takesLoad }) => takesLoad).map(({ id }) => operationId.release(id));
-  const releases = operations.filter(({ id }) => takers.includes(id));
-  return operations
-    .filter(({ height, kind }) => height === 'ground' && kind !== 'release')
-    .flatMap(({ id }) =>
-      releases.map((release): Precedence => ({
-        before: release.id,
-        after: id,
-        reason: { kind: 'safety', words: 'The machine is let down only when nothing carries its powerpack any more.' },
-      })),
-    );
-}
-
-/** The powerpack sits on its mounts, and hoist and jack are away, before anything else goes back that can wait. */
+/**
+ * The powerpack sits on its mounts, and hoist and jack are away, before anything else goes back that can wait, and
+ * before the machine is let down for anything done on its wheels.
+ */
 export function loadBackEdges(
   map: ConnectionMap,
   operations: readonly Operation[],
@@ -202,7 +190,7 @@ export function loadBackEdges(
     operations.filter(({ kind }) => kind === 'lower').flatMap(({ id }) => [...descendantsOf(id, graph)]),
   );
   return operations
-    .filter(({ id }) => down.has(id) && !leadsToRelease.has(id))
+    .filter(({ id, height }) => (down.has(id) || height === 'ground') && !leadsToRelease.has(id))
     .flatMap(({ id }) =>
       releases.map((release): Precedence => ({
         before: release.id,

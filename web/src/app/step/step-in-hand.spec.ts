@@ -154,6 +154,8 @@ describe('the step in hand', () => {
   it('lets another possible step be taken instead', async () => {
     const view = await open(workedUntil((state) => isDone(state, 'hold:made-safe')));
     await view.press(/^Unplug the oil pressure switch/);
+    await tick(20);
+    await view.settle();
     expect(view.element.querySelector('h1')?.textContent).toContain('Unplug the oil pressure switch');
     await view.press('Done');
     await view.settle();

@@ -5,7 +5,6 @@ import {
   inject,
   input,
   linkedSignal,
-  signal,
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
@@ -49,13 +48,11 @@ export class StepInHand {
   protected readonly duration = duration;
   protected readonly several = several;
 
-  /** A step the person chose over the proposed one, until it is done. */
-  protected readonly chosen = signal<string | undefined>(undefined);
   protected readonly next = computed(() => nextUp(this.state(), this.phases()));
   protected readonly possible = computed(() => possibleNow(this.state(), this.phases()));
 
   protected readonly now = computed(() => {
-    const chosen = this.possible().find(({ id }) => id === this.chosen());
+    const chosen = this.possible().find(({ id }) => id === this.selection.hand());
     if (chosen) return { operation: chosen, moveTo: undefined };
     const next = this.next();
     return next && { operation: next.operation, moveTo: next.moveTo };
@@ -194,7 +191,7 @@ export class StepInHand {
       ...this.litresEntry(),
       { kind: 'operation-done', operation: operation.id },
     );
-    if (recorded) this.chosen.set(undefined);
+    if (recorded) this.selection.take(undefined);
   }
 
   private countEntry({ connection }: Operation): readonly EntryBody[] {

@@ -1,0 +1,71 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+
+const main = new URL('../server/dist/main.js', import.meta.url).pathname;
+
+/** The server as a process of its own, with what it says and how it ends. */
+function start(settings: Record<string, string>) {
+  const child: ChildProcess = spawn(process.execPath, [main], { env: { ...process.env, ...settings } });
+  let said = '';
+  child.stdout?.on('data', (part: Buffer) => (said += part.toString()));
+  child.stderr?.on('data', (part: Buffer) => (said += part.toString()));
+  const ended = new Promise<number | null>((resolve) => child.once('exit', resolve));
+  return { child, ended, said: () => said };
+}
+
+test.describe('the server as a process', () => {
+  let folder = '';
+  test.beforeEach(() => {
+    folder = mkdtempSync(join(tmpdir(), 'brisk-process-'));
+  });
+  test.afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+  test('says in one line what is wrong with a setting, and does not start', async () => {
+    const server = start({ BRISK_PORT: 'many', BRISK_DATA: folder });
+    expect(await server.ended).toBe(1);
+    expect(server.said()).toMatch(/^Brisk Ledger cannot start: BRISK_PORT is “many”.*\n$/);
+  });
+
+  test('refuses data that another server has open, and a port that is taken', async () => {
+    const first = start({ BRISK_PORT: '4392', BRISK_DATA: folder });
+    await expect.poll(first.said).toContain('is open at http://127.0.0.1:4392');
+    const second = start({ BRISK_PORT: '4393', BRISK_DATA: folder });
+    expect(await second.ended).toBe(1);
+    expect(second.said()).toContain('Another Brisk Ledger is running on');
+    const third = start({ BRISK_PORT: '4392', BRISK_DATA: join(folder, 'other') });
+    expect(await third.ended).toBe(1);
+    expect(third.said()).toContain('port 4392 on 127.0.0.1 is taken');
+    first.child.kill('SIGTERM');
+    expect(await first.ended).toBe(0);
+  });
+
+  test('is back on its data at once after it was killed, with all it had answered', async ({ request }) => {
+    const first = start({ BRISK_PORT: '4394', BRISK_DATA: folder });
+    await expect.poll(first.said).toContain('is open');
+    const address = 'http://127.0.0.1:4394';
+    const id = '7c9e6679-7425-40de-944b-e07fc1f90ae7';
+    const begun = await request.post(`${address}/api/jobs`, {
+      data: {
+        id,
+        title: 'Killed',
+        machine: 'Test',
+        reason: 'same-back',
+        crew: ['Ines'],
+        layout: 'longitudinal-automatic',
+        powerpack: 'engine-with-gearbox',
+        route: 'top',
+      },
+    });
+    expect(begun.status()).toBe(201);
+    first.child.kill('SIGKILL');
+    await first.ended;
+    const second = start({ BRISK_PORT: '4394', BRISK_DATA: folder });
+    await expect.poll(second.said).toContain('is open');
+    expect((await request.get(`${address}/api/jobs/${id}`)).status()).toBe(200);
+    second.child.kill('SIGTERM');
+    expect(await second.ended).toBe(0);
+  });
+});
