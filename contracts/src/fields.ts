@@ -2,7 +2,7 @@ import './wording.js';
 import { array, number, object, string, type ObjectShape } from 'yup';
 
 /** Lengths that keep a screen readable and a hostile client small. */
-export const LONGEST = { name: 120, text: 2_000, id: 80, list: 2_000, ledger: 200_000 } as const;
+export const LONGEST = { name: 120, text: 2_000, id: 80, list: 600, ledger: 50_000 } as const;
 
 /** A record with exactly these fields. */
 export const record = <Shape extends ObjectShape>(shape: Shape) => object(shape).noUnknown().required();

@@ -175,6 +175,22 @@ describe('bundles', () => {
     }
   });
 
+  it('hold no more than a ledger may', async () => {
+    const source = await exported(await server.begin());
+    const ledger = Array.from({ length: 50_001 }, () => 0);
+    const { status, body } = await server.post('/api/bundles', { ...source, ledgerLength: ledger.length, ledger });
+    expect(status).toBe(422);
+    expect(body.detail).toMatch(/too large: 50000|too many: 50000/);
+  });
+
+  it('of a long job are taken in whole', async () => {
+    const source = await exported(await server.begin());
+    const ledger = Array.from({ length: 3_000 }, (_, index) => note(`Note ${index}`));
+    const bundle: Bundle = { ...source, job: { ...source.job, id: randomUUID() }, ledgerLength: 3_000, ledger };
+    expect(await server.post('/api/bundles', bundle)).toMatchObject({ status: 201, body: { written: 3_000 } });
+    expect(await ledgerOf(bundle.job.id)).toEqual(ledger);
+  });
+
   it('taken in twice change nothing', async () => {
     const bundle = await exported(await server.begin());
     expect((await server.post('/api/bundles', bundle)).body).toMatchObject({ written: 0 });

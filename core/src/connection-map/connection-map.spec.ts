@@ -52,6 +52,17 @@ describe('problems with a map', () => {
     expect(wordsOf(plan.map).join('\n')).toContain(words);
   });
 
+  it('does not believe in a machine that hangs on hundreds of mounts', () => {
+    const mount = smallMap.connections.find(({ id }) => id === 'mount-left');
+    const many = Array.from(
+      { length: 60 },
+      (_, index) => ({ ...mount, id: `mount-${index}` }) as (typeof smallMap.connections)[number],
+    );
+    expect(wordsOf({ ...smallMap, connections: [...smallMap.connections, ...many] }).join(' ')).toMatch(
+      /62 connections carry load; more than 40/,
+    );
+  });
+
   it('finds doubled names, loose parts and a route that is blocked for good', () => {
     const [first] = smallMap.connections;
     const words = wordsOf(

@@ -7,6 +7,9 @@ export interface MapProblem {
   readonly words: string;
 }
 
+/** Every mount is weighed against every other, and no machine hangs on more. */
+const MOST_MOUNTS = 40;
+
 /**
  * Everything in `map` that would make a plan wrong: unknown names, doubled ids, parts nothing holds, loads on
  * unsupported mounts, minutes out of order. Empty when the map can be worked with; loops are found by the teardown.
@@ -55,6 +58,9 @@ export function problemsOf(map: ConnectionMap): readonly MapProblem[] {
   }
   if (!parts.has(map.body)) say(map.body, 'The body is not among the parts.');
 
+  const mounts = map.connections.filter(({ carriesLoad }) => carriesLoad).length;
+  if (mounts > MOST_MOUNTS)
+    say(map.layout, `${mounts} connections carry load; more than ${MOST_MOUNTS} cannot be right.`);
   for (const connection of map.connections) checkConnection(connection);
   function checkConnection(connection: Connection) {
     const { id, between } = connection;

@@ -4,12 +4,14 @@ import { entriesForNext, recorder, workOn, write } from '../testing/crew.js';
 import {
   canApply,
   conditionsInForce,
+  extend,
   foldLedger,
   gateOf,
   holding,
   nextUp,
   openItems,
   possibleNow,
+  replay,
   startOf,
   stillOpen,
   stopOf,
@@ -423,6 +425,40 @@ describe('issues and parts', () => {
     expect(openItems(arrived).some(({ is }) => is === 'part')).toBe(false);
     expect(refused(arrived, { kind: 'part-arrived', need: 'p1' })).toMatch(/arrived already/);
   });
+});
+
+describe('a ledger that somebody filled to choke us', () => {
+  it('takes only so many found connections', () => {
+    let state = start;
+    const found = (index: number): EntryBody => ({
+      kind: 'connection-found',
+      alreadyOpen: false,
+      connection: {
+        id: `found-${index}`,
+        name: `clip ${index}`,
+        kind: 'clip',
+        between: ['engine', 'body'],
+        station: 'front',
+        height: 'either',
+      },
+    });
+    for (let index = 0; index < 100; index += 1) state = extend(state, [record(found(index))]);
+    expect(refused(state, found(100))).toMatch(/100 were found on this job already/);
+  });
+
+  it('is followed once through, however long it is', () => {
+    const long = Array.from({ length: 20_000 }, (_, index) => record({ kind: 'noted', text: `Note ${index}` }));
+    const { state, refused: stopped } = replay(start, long);
+    expect(stopped).toBeUndefined();
+    expect(state.notes).toHaveLength(20_000);
+    expect(start.notes).toHaveLength(0);
+  });
+});
+
+it('follows a ledger without touching the state it began from', () => {
+  const before = foldLedger(smallPlan, stripped.entries);
+  replay(before, [record({ kind: 'noted', text: 'After' }), record({ kind: 'height-set', height: 'ground' })]);
+  expect(before).toEqual(stripped);
 });
 
 it('folds the same from the start as step by step', () => {

@@ -4,7 +4,7 @@ import { operationId, type Operation } from '../teardown/index.js';
 import { SHOP_WRENCHES } from '../torque/index.js';
 import { workOf } from '../work/index.js';
 import type { EntryBody, LedgerEntry } from './entry.js';
-import { extend, startOf } from './fold.js';
+import { extend, put, startOf, thaw } from './fold.js';
 import { asFound } from './found.js';
 import { gateOf } from './gates.js';
 import { openItems } from './open-items.js';
@@ -16,6 +16,10 @@ export interface Refusal {
   readonly because: 'unknown' | 'order' | 'height' | 'holding' | 'gate' | 'torque' | 'twice' | 'sense' | 'closed';
   readonly words: string;
 }
+
+/** Following a ledger costs time for each of these, so a ledger may hold only so many. */
+const MOST_FOUND = 100;
+const MOST_CORRECTED = 1_000;
 
 const refuse = (because: Refusal['because'], words: string): readonly Refusal[] => [{ because, words }];
 const NOTHING: readonly Refusal[] = [];
@@ -229,6 +233,8 @@ function mayBeFound(
   { connection, alreadyOpen }: Extract<EntryBody, { kind: 'connection-found' }>,
 ): readonly Refusal[] {
   const { work } = state;
+  if (state.found.length >= MOST_FOUND)
+    return refuse('sense', `${MOST_FOUND} were found on this job already. Put them on the map of a new one.`);
   if (work.connections.has(connection.id)) return refuse('twice', 'A connection of that name is on the map already.');
   for (const end of connection.between)
     if (!work.plan.map.parts.some(({ id }) => id === end)) return unknown('part', end);
@@ -295,6 +301,11 @@ function maySign(
 function mayBeCorrected(state: JobState, id: string): readonly Refusal[] {
   const wrong = state.entries.find((entry) => entry.id === id);
   if (!wrong) return refuse('unknown', 'The entry to be corrected is not in this ledger.');
+  if (state.corrected.size >= MOST_CORRECTED)
+    return refuse(
+      'sense',
+      `More than ${MOST_CORRECTED} entries of this ledger are corrected. Begin the job anew from its map.`,
+    );
   if (wrong.kind === 'corrected')
     return refuse('sense', 'A correction is not corrected; record what is right instead.');
   if (state.corrected.has(id)) return refuse('twice', 'That entry is corrected already.');
@@ -318,11 +329,12 @@ export interface Replay {
 
 /** Applies `entries` to `state` one by one, stopping at the first that may not be written. */
 export function replay(state: JobState, entries: readonly LedgerEntry[]): Replay {
-  let reached = state;
+  let reached = thaw(state);
   for (const [index, entry] of entries.entries()) {
     const refusals = canApply(reached, entry);
     if (refusals.length > 0) return { state: reached, refused: { entry, index, refusals } };
-    reached = extend(reached, [entry]);
+    if (entry.kind === 'corrected') reached = thaw(extend(reached, [entry]));
+    else put(reached, entry);
   }
   return { state: reached };
 }

@@ -6,8 +6,8 @@ import type { FoundConnection, LedgerEntry } from './entry.js';
 import { asFound } from './found.js';
 import type { JobState, Mark } from './state.js';
 
-/** A state that the fold, and only the fold, may write to while it is being built. */
-type Draft = {
+/** A state that fold and replay, and nobody else, may write to while it is being built. */
+export type Draft = {
   -readonly [Key in keyof JobState]: JobState[Key] extends ReadonlyMap<infer Id, infer Value>
     ? Map<Id, Value>
     : JobState[Key] extends ReadonlySet<infer Id>
@@ -53,15 +53,21 @@ export function extend(state: JobState, entries: readonly LedgerEntry[]): JobSta
   const draft = thaw(state);
   const corrected = new Set(entries.flatMap((entry) => (entry.kind === 'corrected' ? [entry.corrects] : [])));
   for (const entry of entries) {
-    draft.entries.push(entry);
-    draft.position += 1;
     if (corrected.has(entry.id)) draft.corrected.add(entry.id);
-    else write(draft, entry);
+    put(draft, entry);
   }
   return draft;
 }
 
-function thaw(state: JobState): Draft {
+/** Puts one entry, which is no correction, onto `draft`. */
+export function put(draft: Draft, entry: LedgerEntry): void {
+  draft.entries.push(entry);
+  draft.position += 1;
+  if (!draft.corrected.has(entry.id)) write(draft, entry);
+}
+
+/** A copy of `state` that may be written to. */
+export function thaw(state: JobState): Draft {
   return {
     ...state,
     work: state.work,

@@ -1,8 +1,17 @@
 import type { Job, JobSummary } from '@brisk/contracts/job';
 import { holding, isSettled, nextUp, runSheet, stopOf, type JobState } from '@brisk/core/ledger';
 
-/** A job as the yard shows it, computed from its fold. */
+/** Summaries made already; a state never changes, so neither does its summary. */
+const made = new WeakMap<JobState, JobSummary>();
+
+/** A job as the yard shows it, computed from its fold once for each state. */
 export function summaryOf(job: Job, state: JobState): JobSummary {
+  const known = made.get(state) ?? summarise(job, state);
+  made.set(state, known);
+  return known;
+}
+
+function summarise(job: Job, state: JobState): JobSummary {
   const { id, title, machine, reason, crew, dueOn } = job;
   const next = nextUp(state);
   const operations = [...state.work.operations.values()];
