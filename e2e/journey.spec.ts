@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 import { doStep, hand, readTorqueOnTarget, sign } from './shed';
 
 test('one machine, from survey to running and handed over', async ({ page }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(480_000);
 
   await test.step('Yard and survey', async () => {
     await page.goto('/yard');

@@ -156,11 +156,29 @@ describe('the desk', () => {
 });
 
 describe('the outbox', () => {
-  it('counts a spoiled store as empty', () => {
-    localStorage.setItem('brisk-outbox:a', '{broken');
-    localStorage.setItem('brisk-outbox:b', '{"not":"a list"}');
-    const outbox = TestBed.inject(Outbox);
-    expect(outbox.read('a')).toEqual([]);
+  const entry = (id: string, at: string) => ({ ...theirEntry(note(id)), id, at });
+
+  it('counts a spoiled list as empty', () => {
+    localStorage.setItem('brisk-outbox:a:x', '{broken');
+    localStorage.setItem('brisk-outbox:a:y', '{"not":"a list"}');
+    expect(new Outbox().read('a')).toEqual([]);
+  });
+
+  it('keeps two open pages from writing over each other, and hands on what a closed one left', () => {
+    const [one, other] = [new Outbox(), new Outbox()];
+    const [early, late] = [entry('early', '2026-03-02T07:00:00.000Z'), entry('late', '2026-03-02T08:00:00.000Z')];
+    other.keep('a', [late]);
+    one.keep('a', [early]);
+    expect(new Outbox().read('a')).toEqual([early, late]);
+    expect(new Outbox().read('a')).toEqual([early, late]);
+    expect(Object.keys(localStorage)).toHaveLength(1);
+  });
+
+  it('does not mix jobs, and leaves nothing behind when all is sent', () => {
+    const outbox = new Outbox();
+    outbox.keep('a', [entry('mine', '2026-03-02T07:00:00.000Z')]);
     expect(outbox.read('b')).toEqual([]);
+    outbox.keep('a', []);
+    expect(Object.keys(localStorage)).toEqual([]);
   });
 });
