@@ -1,9 +1,11 @@
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { ErrorStateMatcher } from '@angular/material/core';
 import { provideRouter } from '@angular/router';
 import { canApply, extend, foldLedger, type EntryBody, type JobState, type LedgerEntry } from '@brisk/core/ledger';
 import { entriesForNext } from '../../../core/src/testing/crew';
 import { Desk } from '../app/desk/desk';
+import { WhenSent } from '../app/forms/when-sent';
 import { Selection } from '../app/job/selection';
 import { Api } from '../app/server/api';
 import { StepActions } from '../app/step/step-actions';
@@ -29,6 +31,7 @@ export function jobProviders(server: FakeServer) {
     Selection,
     StepActions,
     { provide: Api, useValue: server },
+    { provide: ErrorStateMatcher, useClass: WhenSent },
     provideRouter([{ path: '**', children: [] }]),
   ];
 }

@@ -31,6 +31,20 @@ describe('the bench', () => {
     expect(view.server.entries).toEqual([]);
   });
 
+  it('says nothing of a field that is only left, and nothing once a part is on the list', async () => {
+    const view = await openView(Bench);
+    view.element.querySelector('[name=name]')?.dispatchEvent(new Event('blur'));
+    await view.settle();
+    expect(view.text()).not.toContain('is missing');
+    await view.press('Put it on the list');
+    expect(view.text()).toContain('Part is missing.');
+    type(view.element, 'name', 'Seal');
+    type(view.element, 'reason', 'Weeps');
+    await view.press('Put it on the list');
+    await view.settle();
+    expect(view.text()).not.toContain('is missing');
+  });
+
   it('lists single-use fasteners of what was opened by itself', async () => {
     const view = await openView(
       Bench,

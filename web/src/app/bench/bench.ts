@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
+import { FormControl, FormGroup, FormGroupDirective, ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -24,6 +24,7 @@ import { StepActions } from '../step/step-actions';
 export class Bench {
   protected readonly desk = inject(Desk);
   protected readonly actions = inject(StepActions);
+  private readonly sheet = viewChild.required(FormGroupDirective);
   protected readonly wrongWith = wrongWith;
 
   protected readonly form = new FormGroup({
@@ -60,7 +61,6 @@ export class Bench {
   });
 
   protected order(): void {
-    this.form.markAllAsTouched();
     const { name: part, quantity, reason } = this.form.getRawValue();
     if (this.form.invalid || !part || quantity === null || !reason) return;
     const recorded = this.actions.record(`On the list: ${part}`, {
@@ -70,7 +70,7 @@ export class Bench {
       quantity,
       reason: reason.trim(),
     });
-    if (recorded) this.form.reset({ name: '', quantity: 1, reason: '' });
+    if (recorded) this.sheet().resetForm({ name: '', quantity: 1, reason: '' });
   }
 
   protected arrived(need: string, part: string): void {

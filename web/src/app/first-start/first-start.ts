@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import { FormControl, FormGroup, FormGroupDirective, ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
@@ -52,6 +52,7 @@ export class FirstStart {
   protected readonly results = START_RESULTS.map((value) => ({ value, words: RESULT_WORDS[value] }));
   protected readonly resultWords = RESULT_WORDS;
   protected readonly sortWords = SORT_WORDS;
+  private readonly sheet = viewChild.required(FormGroupDirective);
   protected readonly wrongWith = wrongWith;
   /** Moves on with every attempt, so that the advice speaks of now. */
   private readonly looked = signal(new Date().toISOString());
@@ -94,7 +95,6 @@ export class FirstStart {
   private readonly issues = computed(() => [...(this.desk.state()?.issues.values() ?? [])]);
 
   protected attempt(): void {
-    this.form.markAllAsTouched();
     const { voltsBefore, voltsLowest, crankSeconds, result, note } = this.form.getRawValue();
     if (this.form.invalid || voltsBefore === null || voltsLowest === null || crankSeconds === null || !result) return;
     this.looked.set(new Date().toISOString());
@@ -106,7 +106,7 @@ export class FirstStart {
       result,
       ...(note?.trim() ? { note: note.trim() } : {}),
     });
-    if (recorded) this.form.reset();
+    if (recorded) this.sheet().resetForm();
   }
 
   protected async openIssue(): Promise<void> {

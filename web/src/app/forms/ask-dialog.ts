@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import {
@@ -44,6 +44,7 @@ export class AskDialog {
     ),
   );
   protected readonly wrongWith = wrongWith;
+  protected readonly sent = signal(false);
 
   protected control({ field }: Question): FormControl<string | number | null> {
     const control = this.form.controls[field];
@@ -57,7 +58,7 @@ export class AskDialog {
   }
 
   protected send(): void {
-    this.form.markAllAsTouched();
+    this.sent.set(true);
     if (this.form.invalid) return;
     this.dialog.close(
       Object.fromEntries(

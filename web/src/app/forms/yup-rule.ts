@@ -1,7 +1,5 @@
-import { Injectable } from '@angular/core';
 import type { AbstractControl, ValidatorFn } from '@angular/forms';
 import { check } from '@brisk/contracts/problem';
-import type { ErrorStateMatcher } from '@angular/material/core';
 import type { Schema } from 'yup';
 
 /**
@@ -20,12 +18,4 @@ export function yupRule(schema: Schema): ValidatorFn {
 export function wrongWith(control: AbstractControl): string {
   const words: unknown = control.errors?.['yup'];
   return typeof words === 'string' ? words : '';
-}
-
-/** Shows an error once the person has left the field or tried to send. */
-@Injectable()
-export class WhenTouched implements ErrorStateMatcher {
-  isErrorState(control: AbstractControl | null): boolean {
-    return control !== null && control.invalid && control.touched;
-  }
 }

@@ -139,6 +139,24 @@ describe('the step in hand', () => {
     expect(view.text()).not.toContain('Record torque');
   });
 
+  it('does not carry the wrench of one joint over to the next', async () => {
+    const entries = at('torque:gearbox-mount');
+    const view = await open(
+      entries.slice(
+        0,
+        entries.findIndex((entry) => entry.kind === 'torque-read' && entry.connection === 'mount-left'),
+      ),
+    );
+    type(view.element, 'wrench', 'half');
+    type(view.element, 'value', '75');
+    await view.press('Record torque');
+    await view.settle();
+    await view.settle();
+    expect(view.desk.state()?.torques.get('mount-left')?.[0]).toMatchObject({ wrench: 'half', verdict: 'within' });
+    const wrench = view.element.querySelector<HTMLSelectElement>('[name=wrench]');
+    expect(wrench?.selectedOptions[0]?.textContent).toContain('Take:');
+  });
+
   it('refuses a torque nobody read', async () => {
     const entries = at('torque:bulkhead-shield-nuts');
     const view = await open(

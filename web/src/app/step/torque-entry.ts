@@ -1,5 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { FormControl, FormGroup, FormGroupDirective, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
@@ -30,6 +40,7 @@ export class TorqueEntry {
   private readonly actions = inject(StepActions);
   private readonly asker = inject(Ask);
 
+  private readonly sheet = viewChild.required(FormGroupDirective);
   protected readonly units = TORQUE_UNITS;
   protected readonly wrenches = SHOP_WRENCHES;
   protected readonly verdicts = VERDICT_WORDS;
@@ -67,12 +78,17 @@ export class TorqueEntry {
   protected readonly last = computed(() => this.state().torques.get(this.connection().id)?.at(-1));
 
   constructor() {
+    // Another joint has another target, and the wrench of the last one may not be trusted there.
+    const joint = computed(() => this.connection().id);
+    effect(() => {
+      joint();
+      this.form.reset({ unit: this.form.getRawValue().unit });
+    });
     this.form.controls.unit.valueChanges.subscribe((unit) => this.unit.set(unit));
   }
 
   protected record(): void {
     if (this.form.value.wrench === null) this.form.controls.wrench.setValue(this.target().wrench?.id ?? null);
-    this.form.markAllAsTouched();
     const { wrench, value, unit } = this.form.getRawValue();
     const tool = SHOP_WRENCHES.find(({ id }) => id === wrench);
     if (this.form.invalid || value === null || !tool) return;
@@ -86,7 +102,7 @@ export class TorqueEntry {
     if (verdict === 'within') {
       this.finish('Torque on target', read, this.done());
     } else if (this.actions.record(`${VERDICT_WORDS[verdict]}: do it again, or accept it with a reason`, read)) {
-      this.form.controls.value.reset();
+      this.emptyValue();
     }
   }
 
@@ -105,13 +121,17 @@ export class TorqueEntry {
     );
   }
 
+  private emptyValue(): void {
+    this.sheet().resetForm({ ...this.form.getRawValue(), value: null });
+  }
+
   private done(): EntryBody {
     return { kind: 'operation-done', operation: operationId.torque(this.connection().id) };
   }
 
   private finish(words: string, ...bodies: readonly EntryBody[]): void {
     if (!this.actions.record(words, ...bodies)) return;
-    this.form.controls.value.reset();
+    this.sheet().resetForm({ unit: this.form.getRawValue().unit });
     this.recorded.emit();
   }
 }

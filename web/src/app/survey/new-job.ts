@@ -38,6 +38,7 @@ export class NewJobView {
 
   protected readonly trouble = signal('');
   protected readonly sending = signal(false);
+  protected readonly sent = signal(false);
   protected readonly layouts = toSignal(
     this.api.layouts().pipe(
       catchError((error: unknown) => {
@@ -98,7 +99,7 @@ export class NewJobView {
   }
 
   protected async begin(): Promise<void> {
-    this.form.markAllAsTouched();
+    this.sent.set(true);
     if (this.form.invalid || this.sending()) {
       this.trouble.set(this.form.invalid ? 'Something is missing or not right; it is marked above.' : '');
       return;
