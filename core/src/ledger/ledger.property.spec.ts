@@ -29,17 +29,17 @@ function tryAt(state: JobState, dice: number): readonly EntryBody[] {
   const possible = possibleNow(state);
   const all = [...state.work.operations.keys()];
   const operation = possible[dice % Math.max(1, possible.length)]?.id ?? 'open:nothing';
-  const any = all[dice % all.length] ?? 'open:nothing';
+  const whichever = all[dice % all.length] ?? 'open:nothing';
   const connection = state.work.plan.map.connections[dice % state.work.plan.map.connections.length]?.id ?? '';
   switch (dice % 10) {
     case 0:
-      return [{ kind: 'operation-stuck', operation: any, trouble: 'seized', tried: 'heat', minutesLost: 5 }];
+      return [{ kind: 'operation-stuck', operation: whichever, trouble: 'seized', tried: 'heat', minutesLost: 5 }];
     case 1:
-      return [{ kind: 'operation-skipped', operation: any, mode: dice % 4 ? 'later' : 'not-here', reason: 'So' }];
+      return [{ kind: 'operation-skipped', operation: whichever, mode: dice % 4 ? 'later' : 'not-here', reason: 'So' }];
     case 2:
       return [{ kind: 'left-on-purpose', connection, reason: 'So' }];
     case 3:
-      return [{ kind: 'operation-done', operation: any }];
+      return [{ kind: 'operation-done', operation: whichever }];
     case 4:
       return [
         {
