@@ -1,4 +1,11 @@
-import { chargeAtRest, LONGEST_BURST_S, LOWEST_CRANKING_V, LOWEST_REST_V, SHORTEST_REST_S } from './battery.js';
+import {
+  chargeAtRest,
+  chargeHours,
+  LONGEST_BURST_S,
+  LOWEST_CRANKING_V,
+  LOWEST_REST_V,
+  SHORTEST_REST_S,
+} from './battery.js';
 
 export const START_RESULTS = ['no-crank', 'cranks', 'fires-and-dies', 'runs-rough', 'runs'] as const;
 export type StartResult = (typeof START_RESULTS)[number];
@@ -16,6 +23,10 @@ export interface StartAttempt {
 export const ISSUE_SORTS = ['still-unplugged', 'low-voltage', 'stored', 'real'] as const;
 export type IssueSort = (typeof ISSUE_SORTS)[number];
 
+/** What the hours of charging are told for: the battery and the small charger found in most sheds. */
+const USUAL_BATTERY_AH = 70;
+const SMALL_CHARGER_A = 4;
+
 export interface StartAdvice {
   readonly stop: boolean;
   readonly words: string;
@@ -32,7 +43,7 @@ export function startAdvice(attempts: readonly StartAttempt[], now: string): rea
   if (last.voltsBefore < LOWEST_REST_V)
     advice.push({
       stop: true,
-      words: `Nothing under ${LOWEST_REST_V} V: it rested at ${last.voltsBefore.toFixed(1)} V, about ${Math.round(100 * chargeAtRest(last.voltsBefore))} % charge. Charge it before the next burst.`,
+      words: `Nothing under ${LOWEST_REST_V} V: it rested at ${last.voltsBefore.toFixed(1)} V, about ${Math.round(100 * chargeAtRest(last.voltsBefore))} % charge. Charge it before the next burst: a ${USUAL_BATTERY_AH} Ah battery takes about ${Math.round(chargeHours(USUAL_BATTERY_AH, chargeAtRest(last.voltsBefore), SMALL_CHARGER_A))} h on a ${SMALL_CHARGER_A} A charger.`,
     });
   if (last.crankSeconds > 0 && last.voltsLowest < LOWEST_CRANKING_V)
     advice.push({

@@ -8,7 +8,7 @@ import { extend, put, startOf, thaw } from './fold.js';
 import { asFound } from './found.js';
 import { gateOf } from './gates.js';
 import { openItems } from './open-items.js';
-import { carrying, hasRun, heightNeeded, holding, isDone, isOpen, isSettled } from './reading.js';
+import { carrying, hasRun, heightNeeded, holding, isDone, isOpen, isSettled, mayBePassedOver } from './reading.js';
 import type { JobState } from './state.js';
 
 /** Why an entry may not be written now, in words for the person who tried. `because` names the kind of reason. */
@@ -189,7 +189,7 @@ function mayBeDone(state: JobState, operation: Operation): readonly Refusal[] {
 }
 
 function maySkip(state: JobState, operation: Operation, mode: 'later' | 'not-here'): readonly Refusal[] {
-  if (['hold-point', 'make-safe', 'support', 'lift', 'lower'].includes(operation.kind))
+  if (!mayBePassedOver(operation))
     return refuse('sense', `“${operation.title}” cannot be passed over: others’ safety hangs on it.`);
   if (isSettled(state, operation)) return refuse('twice', `“${operation.title}” is finished already.`);
   if (mode === 'not-here' && operation.phase !== 'strip')

@@ -20,11 +20,16 @@ export {
   isDone,
   isOpen,
   isSettled,
+  mayBePassedOver,
+  onTheWayOut,
   powerpackMassKg,
+  singleUseOpened,
   stillOpen,
+  stuckSteps,
   stopOf,
   unsettled,
   type Holding,
+  type SingleUse,
   type Stop,
 } from './reading.js';
 export { nextUp, possibleNow, runSheet, type NextUp, type RunSheet } from './run-sheet.js';

@@ -152,3 +152,34 @@ export function stopOf(state: JobState): Stop {
   if (refit.length > 0) return begun ? 'refit' : 'bench';
   return unsettled(state, 'first-start').length > 0 ? 'first-start' : 'handover';
 }
+
+/** Whether the powerpack is still in: what counts is what holds it, and no longer so once it has been lifted. */
+export function onTheWayOut(state: JobState): boolean {
+  return ['plan', 'strip', 'lift'].includes(stopOf(state));
+}
+
+/** Steps that got stuck and have not been finished since, in map order. */
+export function stuckSteps(state: JobState): readonly Operation[] {
+  return [...state.work.operations.values()].filter(({ id }) => state.progress.get(id)?.is === 'stuck');
+}
+
+/** Whether a step of this kind may be passed over at all; never one that others' safety hangs on. */
+export function mayBePassedOver({ kind }: Operation): boolean {
+  return !['hold-point', 'make-safe', 'support', 'lift', 'lower'].includes(kind);
+}
+
+/** Fasteners to be had new: single-use ones of every connection that was opened. */
+export interface SingleUse {
+  readonly connection: Connection;
+  readonly count: number;
+  readonly what: string;
+}
+
+/** Single-use fasteners of all that was opened so far, in map order. */
+export function singleUseOpened(state: JobState): readonly SingleUse[] {
+  return [...state.work.connections.values()]
+    .filter(({ id }) => isDone(state, operationId.open(id)))
+    .flatMap((connection) =>
+      connection.fasteners.filter(({ singleUse }) => singleUse).map(({ count, what }) => ({ connection, count, what })),
+    );
+}

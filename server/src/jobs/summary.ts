@@ -1,5 +1,14 @@
 import type { Job, JobSummary } from '@brisk/contracts/job';
-import { holding, isSettled, nextUp, runSheet, stopOf, type JobState } from '@brisk/core/ledger';
+import {
+  holding,
+  isSettled,
+  nextUp,
+  onTheWayOut,
+  runSheet,
+  stopOf,
+  stuckSteps,
+  type JobState,
+} from '@brisk/core/ledger';
 
 /** Summaries made already; a state never changes, so neither does its summary. */
 const made = new WeakMap<JobState, JobSummary>();
@@ -27,8 +36,7 @@ function summarise(job: Job, state: JobState): JobSummary {
     handedOver: state.handedOver !== undefined,
     nextStep: state.handedOver ? 'Handed over' : (next?.operation.title ?? 'Crank it: the engine has to run first'),
     blockedBy: blocksOf(state),
-    holding:
-      stopOf(state) === 'plan' || stopOf(state) === 'strip' || stopOf(state) === 'lift' ? holding(state).length : 0,
+    holding: onTheWayOut(state) ? holding(state).length : 0,
     stepsDone: operations.filter((operation) => isSettled(state, operation)).length,
     steps: operations.length,
     minutesLeft: Math.round(runSheet(state).minutes.likely),
@@ -38,9 +46,7 @@ function summarise(job: Job, state: JobState): JobSummary {
 }
 
 function blocksOf(state: JobState): readonly string[] {
-  const stuck = [...state.progress].flatMap(([operation, progress]) =>
-    progress.is === 'stuck' ? [`Stuck: ${state.work.operations.get(operation)?.title ?? operation}`] : [],
-  );
+  const stuck = stuckSteps(state).map(({ title }) => `Stuck: ${title}`);
   const waiting = [...state.needs.values()].flatMap(({ name, arrived }) => (arrived ? [] : [`Waiting for: ${name}`]));
   const issues = [...state.issues.values()].flatMap(({ title, sort, closed }) =>
     !closed && sort === 'real' ? [`Trouble: ${title}`] : [],

@@ -5,8 +5,7 @@ import { MatButton } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { count, name, text } from '@brisk/contracts/fields';
-import { isDone, unsettled } from '@brisk/core/ledger';
-import { operationId } from '@brisk/core/teardown';
+import { singleUseOpened, unsettled } from '@brisk/core/ledger';
 import { format } from 'date-fns';
 import { v4 as uuid } from 'uuid';
 import { Desk } from '../desk/desk';
@@ -46,13 +45,12 @@ export class Bench {
   protected readonly singleUse = computed(() => {
     const state = this.desk.state();
     if (!state) return [];
-    return [...state.work.connections.values()].flatMap(({ id, name: where, fasteners }) =>
-      isDone(state, operationId.open(id))
-        ? fasteners
-            .filter(({ singleUse }) => singleUse)
-            .map(({ count: many, what }) => ({ key: id + what, many, what, where }))
-        : [],
-    );
+    return singleUseOpened(state).map(({ connection: { id, name: where }, count: many, what }) => ({
+      key: id + what,
+      many,
+      what,
+      where,
+    }));
   });
 
   protected readonly out = computed(() => {

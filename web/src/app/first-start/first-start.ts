@@ -51,7 +51,6 @@ export class FirstStart {
   protected readonly phases: readonly WorkPhase[] = ['first-start'];
   protected readonly results = START_RESULTS.map((value) => ({ value, words: RESULT_WORDS[value] }));
   protected readonly resultWords = RESULT_WORDS;
-  protected readonly sortWords = SORT_WORDS;
   private readonly sheet = viewChild.required(FormGroupDirective);
   protected readonly wrongWith = wrongWith;
   /** Moves on with every attempt, so that the advice speaks of now. */

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { Job } from '@brisk/contracts/job';
-import { conditionsInForce, holding, stillOpen, stopOf, type JobState } from '@brisk/core/ledger';
+import { conditionsInForce, holding, onTheWayOut, stillOpen, stuckSteps, type JobState } from '@brisk/core/ledger';
 import { Desk } from '../desk/desk';
 import { Person } from '../desk/person';
 import { Keys } from '../keys/keys';
 import { sentence } from '../words/duration';
-import { HEIGHT_WORDS, STATION_WORDS } from '../words/trade-words';
+import { STATION_WORDS } from '../words/trade-words';
 
 /** The line along the bottom of an open job: what still holds the powerpack, what is in force, who is on it. */
 @Component({
@@ -27,8 +27,7 @@ export class HoldLine {
   /** On the way out what holds it; on the way back what is still open. */
   protected readonly holds = computed(() => {
     const state = this.state();
-    const stop = stopOf(state);
-    const out = stop === 'plan' || stop === 'strip' || stop === 'lift';
+    const out = onTheWayOut(state);
     const names = out
       ? holding(state).map(({ connection, toBody }) => ({
           name: sentence(connection.name),
@@ -48,13 +47,9 @@ export class HoldLine {
 
   protected readonly issues = computed(() => {
     const state = this.state();
-    const stuck = [...state.progress].flatMap(([id, progress]) =>
-      progress.is === 'stuck' ? [`Stuck: ${state.work.operations.get(id)?.title ?? id}`] : [],
-    );
+    const stuck = stuckSteps(state).map(({ title }) => `Stuck: ${title}`);
     return [...stuck, ...[...state.issues.values()].flatMap(({ title, closed }) => (closed ? [] : [title]))];
   });
-
-  protected readonly heightWords = HEIGHT_WORDS;
 
   constructor() {
     inject(Keys).use(

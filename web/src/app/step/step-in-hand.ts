@@ -3,6 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import {
   fastenerCount,
+  mayBePassedOver,
   nextBag,
   nextTag,
   nextUp,
@@ -137,11 +138,7 @@ export class StepInHand {
 
   protected readonly canSkip = computed(() => {
     const now = this.now();
-    return (
-      now !== undefined &&
-      !now.moveTo &&
-      !['hold-point', 'make-safe', 'support', 'lift', 'lower'].includes(now.operation.kind)
-    );
+    return now !== undefined && !now.moveTo && mayBePassedOver(now.operation);
   });
 
   constructor() {
