@@ -4,11 +4,11 @@
  * `npm run demo:data` after a build; the bundles it writes are checked in.
  */
 import { writeFileSync } from 'node:fs';
-import { layoutOf } from '@brisk/core/layouts';
+import { usualMap } from '@brisk/core/layouts';
 import { hasRun, isDone, openItems, stopOf } from '@brisk/core/ledger';
 import { Crew, idFrom } from './stories/crew.mjs';
 
-const plan = { map: layoutOf('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' };
+const plan = { map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' };
 
 function begin(name, createdOn, head) {
   return new Crew(name, { id: idFrom(name), createdAt: `${createdOn}T07:00:00.000Z`, ...head, plan }, createdOn);

@@ -9,13 +9,13 @@ import { startServer, stopServer, untilHealthy } from './server-process.mjs';
 
 await ensureInstalled();
 await ensureBuilt();
-const { layoutOf } = await import('@brisk/core/layouts');
+const { usualMap } = await import('@brisk/core/layouts');
 const { workOf } = await import('@brisk/core/work');
 const { groupedOrder } = await import('@brisk/core/schedule');
 const { foldLedger, runSheet, startOf } = await import('@brisk/core/ledger');
 const { default: Database } = await import('libsql');
 
-const plan = { map: layoutOf('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' };
+const plan = { map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' };
 const tell = (figure, value, unit, more = {}) =>
   process.stdout.write(`${JSON.stringify({ figure, value: Number(value.toPrecision(4)), unit, ...more })}\n`);
 

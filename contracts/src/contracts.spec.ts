@@ -1,5 +1,5 @@
 import type { EntryBody, EntryKind, LedgerEntry } from '@brisk/core/ledger';
-import { LAYOUTS } from '@brisk/core/layouts';
+import { TEMPLATES, usualMap } from '@brisk/core/layouts';
 import { BUNDLE_FORMAT, notOurBundle } from './bundle';
 import { ENTRY_SCHEMAS, entrySchema } from './entry';
 import { newJobSchema } from './job';
@@ -117,13 +117,16 @@ describe('jobs and maps', () => {
     [{ layout: '../secret' }, /signs in it/],
   ])('refuses %j', (change, words) => expect(wordsOf(newJobSchema, { ...job, ...change })).toMatch(words));
 
-  it.each(LAYOUTS.map((map) => [map.name, map] as const))('takes the layout %s as it is', (_name, map) => {
-    expect(check(connectionMapSchema, map)).toEqual({ value: map });
-  });
+  it.each(TEMPLATES.map(({ layout }) => [layout, usualMap(layout)] as const))(
+    'takes the layout %s as it is',
+    (_name, map) => {
+      expect(check(connectionMapSchema, map)).toEqual({ value: map });
+    },
+  );
 
   it('refuses access that names neither or both of a connection and a part', () => {
-    const [map] = LAYOUTS;
-    const [first] = map?.connections ?? [];
+    const map = usualMap('longitudinal-automatic');
+    const [first] = map.connections;
     const spoiled = (access: unknown) => ({ ...map, connections: [{ ...first, access: [access] }] });
     expect(wordsOf(connectionMapSchema, spoiled({ why: 'So' }))).toContain('either a connection to open or a part');
     expect(wordsOf(connectionMapSchema, spoiled({ open: 'a', removed: 'b', why: 'So' }))).toContain(

@@ -1,4 +1,5 @@
 import {
+  BAYS,
   CAUTIONS,
   CONNECTION_KINDS,
   HOLD_POINTS,
@@ -120,6 +121,7 @@ const namedStep = () => record({ ...stepShape, id: id() });
 export const connectionMapSchema = record({
   layout: id(),
   name: name(),
+  bay: string().oneOf(BAYS).optional(),
   body: id(),
   parts: list(part),
   connections: list(connection),
@@ -134,7 +136,11 @@ export const connectionMapSchema = record({
     record({
       id: id(),
       name: name(),
+      powerpacks: list(id(), 40).optional().default(undefined),
       blockedBy: list(record({ part: id(), why: text() }), 200),
+      opensToo: list(record({ connection: id(), why: text() }), 200)
+        .optional()
+        .default(undefined),
       supports: list(id(), 40),
       liftSteps: list(namedStep(), 60),
       lowerSteps: list(namedStep(), 60),

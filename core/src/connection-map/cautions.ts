@@ -14,4 +14,8 @@ export const CAUTION_WORDS: Readonly<Record<Caution, string>> = {
   heavy: 'This is heavy and awkward. Two people, or a jack; keep fingers out from under.',
   eyes: 'Rust and grit fall in your eyes. Eye protection on.',
   'exhaust-gas': 'Exhaust gas poisons in a closed shed. Lead it outside before the engine runs.',
+  'high-voltage':
+    'High voltage kills. Switched off, locked and proved dead by a qualified person only, as the maker says.',
+  'air-pressure':
+    'Stored air whips lines and drives brake springs. Tanks empty and gauges at nought before a line is touched.',
 };

@@ -1,22 +1,5 @@
-import { LAYOUTS, layoutOf } from '../layouts/index.js';
 import { smallMap, smallPlanWith, withConnection } from '../testing/small-map.js';
 import { lumpOf, problemsOf, reachable, type ConnectionMap } from './index.js';
-
-describe('the layouts we ship', () => {
-  it.each(LAYOUTS.map((map) => [map.name, map] as const))('%s has nothing wrong with it', (_name, map) => {
-    expect(problemsOf(map)).toEqual([]);
-  });
-
-  it('has the longitudinal automatic at a real machine’s size', () => {
-    const map = layoutOf('longitudinal-automatic') as ConnectionMap;
-    expect(map.parts.length).toBeGreaterThanOrEqual(35);
-    expect(map.connections.length).toBeGreaterThanOrEqual(60);
-  });
-
-  it('can be written to a file and read back without loss', () => {
-    for (const map of LAYOUTS) expect(JSON.parse(JSON.stringify(map))).toEqual(map);
-  });
-});
 
 describe('problems with a map', () => {
   const wordsOf = (map: ConnectionMap) => problemsOf(map).map(({ words }) => words);
@@ -30,7 +13,10 @@ describe('problems with a map', () => {
     ['an unknown circuit', withConnection('hose', { circuit: 'milk' }), 'opens a circuit “milk”'],
     [
       'a mount with nothing under it',
-      withConnection('mount-left', { needs: [] }),
+      smallPlanWith({
+        connections: withConnection('mount-left', { needs: [] }).map.connections,
+        routes: smallMap.routes.map((route) => ({ ...route, supports: [] })),
+      }),
       'nothing says what takes the weight',
     ],
     [
@@ -47,6 +33,18 @@ describe('problems with a map', () => {
       'access past an unknown connection',
       withConnection('hose', { access: [{ open: 'ghost', why: '' }] }),
       'connection “ghost”',
+    ],
+    [
+      'a route that parts what is not there',
+      smallPlanWith({
+        routes: smallMap.routes.map((route) => ({ ...route, opensToo: [{ connection: 'ghost', why: '' }] })),
+      }),
+      'It opens “ghost”',
+    ],
+    [
+      'a route for a powerpack that is not there',
+      smallPlanWith({ routes: smallMap.routes.map((route) => ({ ...route, powerpacks: ['ghost'] })) }),
+      'No route lets the',
     ],
   ])('says what is wrong with %s', (_what, plan, words) => {
     expect(wordsOf(plan.map).join('\n')).toContain(words);

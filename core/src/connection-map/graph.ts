@@ -1,5 +1,15 @@
 import { MapError } from './errors.js';
-import type { Connection, ConnectionId, ConnectionMap, JobPlan, Part, PartId, Powerpack, Route } from './model.js';
+import type {
+  ConditionId,
+  Connection,
+  ConnectionId,
+  ConnectionMap,
+  JobPlan,
+  Part,
+  PartId,
+  Powerpack,
+  Route,
+} from './model.js';
 
 /** Parts of `map` by id. */
 export function partsById(map: ConnectionMap): ReadonlyMap<PartId, Part> {
@@ -72,5 +82,27 @@ export function powerpackOf(plan: JobPlan): Powerpack {
 export function routeOf(plan: JobPlan): Route {
   const route = plan.map.routes.find(({ id }) => id === plan.route);
   if (!route) throw new MapError(`This machine has no route called “${plan.route}”.`);
+  if (!leavesBy(route, plan.powerpack))
+    throw new MapError(`${powerpackOf(plan).name} does not leave by the route “${route.name}”.`);
   return route;
+}
+
+/** Whether the powerpack called `powerpack` can leave by `route`. */
+export function leavesBy(route: Route, powerpack: string): boolean {
+  return route.powerpacks === undefined || route.powerpacks.includes(powerpack);
+}
+
+/**
+ * What must be in force before `connection` is opened: its own needs, and, where it carries load and does not say
+ * itself what takes the weight, whatever `route` takes it with.
+ */
+export function needsOf(map: ConnectionMap, route: Route, connection: Connection): readonly ConditionId[] {
+  const { carriesLoad, needs } = connection;
+  if (!carriesLoad || takesItsWeight(map, needs)) return needs;
+  return [...needs, ...route.supports.filter((support) => !needs.includes(support))];
+}
+
+/** Whether one of `conditions` takes the load. */
+export function takesItsWeight(map: ConnectionMap, conditions: readonly ConditionId[]): boolean {
+  return map.conditions.some(({ id, takesLoad }) => takesLoad && conditions.includes(id));
 }

@@ -7,5 +7,15 @@
 export * from './model.js';
 export { CAUTION_WORDS } from './cautions.js';
 export { CyclicMapError, MapError } from './errors.js';
-export { connectionsById, crossing, lumpOf, partsById, powerpackOf, reachable, routeOf } from './graph.js';
+export {
+  connectionsById,
+  crossing,
+  leavesBy,
+  lumpOf,
+  needsOf,
+  partsById,
+  powerpackOf,
+  reachable,
+  routeOf,
+} from './graph.js';
 export { problemsOf, type MapProblem } from './problems.js';

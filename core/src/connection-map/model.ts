@@ -65,6 +65,8 @@ export const CAUTIONS = [
   'heavy',
   'eyes',
   'exhaust-gas',
+  'high-voltage',
+  'air-pressure',
 ] as const;
 export type Caution = (typeof CAUTIONS)[number];
 
@@ -202,7 +204,11 @@ export interface Powerpack {
 export interface Route {
   readonly id: string;
   readonly name: string;
+  /** The powerpacks that can leave this way. Absent: every one. */
+  readonly powerpacks?: readonly string[];
   readonly blockedBy: readonly { readonly part: PartId; readonly why: string }[];
+  /** Connections this route opens although both their ends leave: where the powerpack is parted under the machine. */
+  readonly opensToo?: readonly { readonly connection: ConnectionId; readonly why: string }[];
   /** Conditions that must be in force before the pre-lift hold point. */
   readonly supports: readonly ConditionId[];
   readonly liftSteps: readonly (StepSpec & { readonly id: string })[];
@@ -215,10 +221,16 @@ export interface CheckStep extends StepSpec {
   readonly when: 'before-start' | 'after-start' | 'handover';
 }
 
+/** Where in the machine the engine bay is. */
+export const BAYS = ['front', 'middle', 'rear'] as const;
+export type Bay = (typeof BAYS)[number];
+
 /** All parts and connections of one machine, and what its maker's arrangement allows. */
 export interface ConnectionMap {
   readonly layout: string;
   readonly name: string;
+  /** Where the engine bay is; absent: at the front. */
+  readonly bay?: Bay;
   readonly body: PartId;
   readonly parts: readonly Part[];
   readonly connections: readonly Connection[];

@@ -1,4 +1,4 @@
-import { lumpOf, partsById } from './graph.js';
+import { leavesBy, lumpOf, partsById, takesItsWeight } from './graph.js';
 import type { Access, Connection, ConnectionMap, StepSpec, ThreePointMinutes } from './model.js';
 
 /** One thing wrong with a map: where it is and what is wrong, in words. */
@@ -72,7 +72,8 @@ export function problemsOf(map: ConnectionMap): readonly MapProblem[] {
       say(id, `It opens a circuit “${connection.circuit}” that is not on the map.`);
     if (
       connection.carriesLoad &&
-      !connection.needs.some((need) => map.conditions.find(({ id }) => id === need)?.takesLoad)
+      !takesItsWeight(map, connection.needs) &&
+      !map.routes.every(({ supports }) => takesItsWeight(map, supports))
     )
       say(id, 'It carries load, and nothing says what takes the weight before it is opened.');
     checkAccess(id, connection.access);
@@ -101,11 +102,18 @@ export function problemsOf(map: ConnectionMap): readonly MapProblem[] {
   for (const route of map.routes) {
     for (const { part } of route.blockedBy)
       if (!parts.get(part)?.removal) say(route.id, `“${part}” is in the way, and nothing says how it comes off.`);
+    for (const { connection } of route.opensToo ?? [])
+      if (!connectionIds.has(connection)) say(route.id, `It opens “${connection}”, which is not on the map.`);
+    for (const powerpack of route.powerpacks ?? [])
+      if (!map.powerpacks.some(({ id }) => id === powerpack))
+        say(route.id, `It is for a powerpack “${powerpack}” that is not on the map.`);
     for (const support of route.supports)
       if (!conditionIds.has(support)) say(route.id, `It needs a condition “${support}” that is not on the map.`);
   }
   for (const powerpack of map.powerpacks) {
     for (const root of powerpack.roots) if (!parts.has(root)) say(powerpack.id, `“${root}” is not on the map.`);
+    if (!map.routes.some((route) => leavesBy(route, powerpack.id)))
+      say(powerpack.id, `No route lets the ${powerpack.name.toLowerCase()} out.`);
     if (lumpOf(map, powerpack.roots).has(map.body)) say(powerpack.id, 'The body itself would come out with it.');
   }
   return problems;

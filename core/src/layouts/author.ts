@@ -1,14 +1,23 @@
 import type {
+  Access,
+  AccessReason,
   Connection,
+  ConnectionId,
   ConnectionKind,
   FastenerSet,
+  Part,
   PartId,
   RefitData,
+  Route,
   Station,
+  StepHeight,
   StepSpec,
   System,
   ThreePointMinutes,
+  TorqueSpec,
+  Zone,
 } from '../connection-map/index.js';
+import type { Optional } from './template.js';
 
 /** Three-point minutes, as a mechanic says them: when it goes well, as a rule, when it fights back. */
 export function minutes(low: number, likely: number, high: number): ThreePointMinutes {
@@ -48,5 +57,176 @@ export function connection({ refit, ...draft }: ConnectionDraft): Connection {
     access: [],
     ...draft,
     refit: { minutes: draft.minutes, ...refit },
+  };
+}
+
+/** Where a person stands, and how the machine has to stand for it. */
+export interface Where {
+  readonly station: Station;
+  readonly height: StepHeight;
+}
+export const top: Where = { station: 'bay-top', height: 'either' };
+export const nose: Where = { station: 'front', height: 'either' };
+export const below: Where = { station: 'underside', height: 'raised' };
+export const wheelLeft: Where = { station: 'wheel-left', height: 'raised' };
+export const wheelRight: Where = { station: 'wheel-right', height: 'raised' };
+export const inside: Where = { station: 'cabin', height: 'either' };
+export const tail: Where = { station: 'rear', height: 'either' };
+
+/** The same place with the wheels on the ground. */
+export const onGround = (where: Where): Where => ({ ...where, height: 'ground' });
+
+/** Low, likely and high minutes. */
+export type Time = readonly [number, number, number];
+
+/** Stands are under the machine wherever work is done with it raised. */
+const cautionsAt = ({ height }: Where, more: StepSpec['cautions'] = []): StepSpec['cautions'] =>
+  height === 'raised' && !more.includes('stands') ? ['stands', ...more] : more;
+
+/** What differs from the plainest connection: one pair of hands, bare fingers, nothing in its way, no figure. */
+export interface Details extends Partial<
+  Pick<Connection, 'hands' | 'tools' | 'cautions' | 'needs' | 'access' | 'circuit' | 'carriesLoad' | 'tip'>
+> {
+  readonly when?: Optional<Connection>['when'];
+  readonly set?: FastenerSet | readonly FastenerSet[];
+  /** Torque on the way back, in N·m, and the angle after it in degrees. */
+  readonly nm?: number;
+  readonly deg?: number;
+  readonly torqueAfter?: TorqueSpec['after'];
+  /** What to mind on the way back. */
+  readonly back?: string;
+  readonly backTime?: Time;
+  /** Why it has to be in before the powerpack goes down. */
+  readonly beforeLowering?: string;
+}
+
+type Between = readonly [PartId, PartId];
+
+/** Writes connections of one system; the kind is the name of the function. */
+export function connectionsOf(system: System, common: Details = {}) {
+  const kindOf =
+    (kind: ConnectionKind) =>
+    (
+      id: ConnectionId,
+      name: string,
+      between: Between,
+      where: Where,
+      time: Time,
+      details: Details = {},
+    ): Optional<Connection> => {
+      const {
+        set = [],
+        nm,
+        deg,
+        torqueAfter,
+        back,
+        backTime,
+        beforeLowering,
+        cautions,
+        ...rest
+      } = {
+        ...common,
+        ...details,
+      };
+      const torque: TorqueSpec | undefined =
+        nm === undefined
+          ? undefined
+          : {
+              targetNm: nm,
+              ...(deg === undefined ? {} : { angleDeg: deg }),
+              ...(torqueAfter ? { after: torqueAfter } : {}),
+            };
+      return {
+        ...connection({
+          ...rest,
+          ...where,
+          id,
+          name,
+          kind,
+          between,
+          system,
+          minutes: minutes(...time),
+          cautions: cautionsAt(where, cautions),
+          fasteners: 'count' in set ? [set] : set,
+          refit: {
+            minutes: minutes(...(backTime ?? time)),
+            ...(torque ? { torque } : {}),
+            ...(back === undefined ? {} : { note: back }),
+            ...(beforeLowering === undefined ? {} : { beforeLowering }),
+          },
+        }),
+      };
+    };
+  return {
+    bolted: kindOf('bolted'),
+    plug: kindOf('plug'),
+    hose: kindOf('hose'),
+    pipe: kindOf('pipe'),
+    cable: kindOf('cable'),
+    ground: kindOf('ground'),
+    linkage: kindOf('linkage'),
+    shaft: kindOf('shaft'),
+    clip: kindOf('clip'),
+    strap: kindOf('strap'),
+    clamp: kindOf('clamp'),
+  };
+}
+
+/** A part, and what is known of it. */
+export function part(
+  id: PartId,
+  name: string,
+  zone: Zone,
+  system: System,
+  more: Omit<Optional<Part>, 'id' | 'name' | 'zone' | 'system'> = {},
+): Optional<Part> {
+  return { id, name, zone, system, ...more };
+}
+
+/** How a part is lifted away once nothing holds it. */
+export function removal(title: string, where: Where, time: Time, more: Partial<StepSpec> = {}): StepSpec {
+  return doing(title, where, time, more);
+}
+
+/** A step of work at a place. */
+export function doing(title: string, where: Where, time: Time, more: Partial<StepSpec> = {}): StepSpec {
+  return step({ ...more, title, ...where, minutes: minutes(...time), cautions: cautionsAt(where, more.cautions) });
+}
+
+/** `id` has to be off before this is reached. */
+export const behind = (id: PartId, why: string, because?: AccessReason): Access => ({
+  removed: id,
+  why,
+  ...(because ? { because } : {}),
+});
+
+/** `id` has to be open before this. */
+export const after = (id: ConnectionId, why: string, because?: AccessReason): Access => ({
+  open: id,
+  why,
+  ...(because ? { because } : {}),
+});
+
+/** A step of the lift or of the way down, under the hoist’s own cautions. */
+export function liftStep(
+  id: string,
+  title: string,
+  tip: string,
+  time: Time,
+  more: Partial<StepSpec> = {},
+): Route['liftSteps'][number] {
+  return {
+    id,
+    ...step({
+      station: 'front',
+      height: 'raised',
+      hands: 2,
+      tools: ['engine hoist', 'load leveller'],
+      cautions: ['under-load'],
+      ...more,
+      title,
+      tip,
+      minutes: minutes(...time),
+    }),
   };
 }

@@ -1,8 +1,8 @@
-import { longitudinalAutomatic } from '../layouts/longitudinal-automatic/index.js';
+import { usualMap } from '../layouts/index.js';
 import { recorder, workOn } from '../testing/crew.js';
 import { foldLedger, openItems, startOf, stopOf, holding, powerpackMassKg, nextUp, replay } from './index.js';
 
-const plan = { map: longitudinalAutomatic, powerpack: 'engine-with-gearbox', route: 'top' };
+const plan = { map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' };
 
 describe('a whole job on the longitudinal automatic', () => {
   it('can be worked from the first step to handover by always doing what is proposed', () => {

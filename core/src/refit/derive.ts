@@ -49,7 +49,7 @@ export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
     ...reversedEdges(map, teardown, stages),
     ...mountEdges(opened, stages),
     ...lowerEdges(plan, teardown, opened, stages),
-    ...releaseEdges(map, teardown, opened, stages),
+    ...releaseEdges(plan, teardown, opened, stages),
   ];
   const withLoad = [...refitOnly, ...loadBackEdges(map, operations, refitOnly)];
   const precedence = [

@@ -1,4 +1,11 @@
-import { crossing, routeOf, type Connection, type ConnectionMap, type JobPlan } from '../connection-map/index.js';
+import {
+  crossing,
+  needsOf,
+  routeOf,
+  type Connection,
+  type ConnectionMap,
+  type JobPlan,
+} from '../connection-map/index.js';
 import {
   ancestorsOf,
   descendantsOf,
@@ -120,7 +127,10 @@ export function lowerEdges(
         : { kind: 'sequence', words: 'Small steps, and a look all round after each.' },
   }));
 
-  const boundary = new Set(crossing(plan.map.connections, teardown.lump).map(({ id }) => id));
+  const boundary = new Set([
+    ...crossing(plan.map.connections, teardown.lump).map(({ id }) => id),
+    ...(route.opensToo ?? []).map(({ connection }) => connection),
+  ]);
   for (const { id, refit } of opened) {
     const own = stages.get(id);
     if (!own) continue;
@@ -148,15 +158,17 @@ export function lowerEdges(
 
 /** Hoist and jack stay until what needs them is finished. */
 export function releaseEdges(
-  map: ConnectionMap,
+  plan: JobPlan,
   teardown: Teardown,
   opened: readonly Connection[],
   stages: ReadonlyMap<string, Stages>,
 ): readonly Precedence[] {
+  const { map } = plan;
+  const route = routeOf(plan);
   return map.conditions.flatMap(({ id, name, released }): readonly Precedence[] =>
     released && teardown.conditions.has(id)
       ? opened
-          .filter(({ needs }) => needs.includes(id))
+          .filter((connection) => needsOf(map, route, connection).includes(id))
           .flatMap((connection): Precedence[] => {
             const last = stages.get(connection.id)?.last;
             return last === undefined

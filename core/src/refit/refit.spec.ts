@@ -1,9 +1,9 @@
-import { longitudinalAutomatic } from '../layouts/longitudinal-automatic/index.js';
+import { usualMap } from '../layouts/index.js';
 import { ancestorsOf } from '../teardown/index.js';
 import { smallPlan, withConnection } from '../testing/small-map.js';
 import { workOf } from '../work/index.js';
 
-const longitudinal = workOf({ map: longitudinalAutomatic, powerpack: 'engine-with-gearbox', route: 'top' });
+const longitudinal = workOf({ map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' });
 const small = workOf(smallPlan);
 const before = (id: string, work = longitudinal) => ancestorsOf(id, work);
 

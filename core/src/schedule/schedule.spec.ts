@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { CyclicMapError } from '../connection-map/index.js';
-import { longitudinalAutomatic } from '../layouts/longitudinal-automatic/index.js';
+import { usualMap } from '../layouts/index.js';
 import { precedenceGraph, type Operation, type Precedence } from '../teardown/index.js';
 import { randomPlan } from '../testing/random-map.js';
 import { workOf, type Work } from '../work/index.js';
@@ -89,7 +89,7 @@ describe('setups', () => {
   });
 
   it('needs few moves of the machine to strip the longitudinal automatic', () => {
-    const work = workOf({ map: longitudinalAutomatic, powerpack: 'engine-with-gearbox', route: 'top' });
+    const work = workOf({ map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' });
     const strip = [...work.operations.values()].filter(({ phase }) => phase === 'strip');
     const setups = setupsOf(groupedOrder({ operations: strip, graph: work, height: 'ground' }), 'ground');
     expect(setups.filter(({ moveMachine }) => moveMachine).length).toBe(1);

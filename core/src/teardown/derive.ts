@@ -2,6 +2,7 @@ import {
   CyclicMapError,
   connectionsById,
   crossing,
+  needsOf,
   partsById,
   routeOf,
   type Access,
@@ -57,7 +58,7 @@ export function teardownOf(plan: JobPlan): Teardown {
   const { map } = plan;
   const required = requirementsOf(plan);
   const operations = [...stripOperations(map, required), ...liftOperations(plan)];
-  const basic = [...accessEdges(map, required), ...partEdges(map, required), ...conditionEdges(map, required)];
+  const basic = [...accessEdges(map, required), ...partEdges(map, required), ...conditionEdges(plan, required)];
   refuseLoops(operations, basic, map);
   const withLoad = [...basic, ...loadPathEdges(map, required, operations, basic)];
   const precedence = [...withLoad, ...holdPointEdges(plan, required, operations, withLoad)];
@@ -183,7 +184,9 @@ function partEdges(map: ConnectionMap, required: Requirements): readonly Precede
   );
 }
 
-function conditionEdges(map: ConnectionMap, required: Requirements): readonly Precedence[] {
+function conditionEdges(plan: JobPlan, required: Requirements): readonly Precedence[] {
+  const { map } = plan;
+  const route = routeOf(plan);
   const named = new Map(map.conditions.map(({ id, name }) => [id, name]));
   const needed = (condition: string, after: OperationId): readonly Precedence[] => {
     const before = establishing(map, condition);
@@ -195,13 +198,13 @@ function conditionEdges(map: ConnectionMap, required: Requirements): readonly Pr
   return [
     ...map.connections
       .filter(({ id }) => required.opened.has(id))
-      .flatMap(({ id, needs, circuit }) => [
-        ...needs.flatMap((need) => needed(need, operationId.open(id))),
+      .flatMap((connection) => [
+        ...needsOf(map, route, connection).flatMap((need) => needed(need, operationId.open(connection.id))),
         ...map.circuits
-          .filter((spec) => spec.id === circuit)
+          .filter((spec) => spec.id === connection.circuit)
           .map((spec): Precedence => ({
             before: operationId.drain(spec.id),
-            after: operationId.open(id),
+            after: operationId.open(connection.id),
             reason: { kind: 'condition', words: `${spec.name} drained first, or the ${spec.fluid} runs over you.` },
           })),
       ]),

@@ -3,6 +3,7 @@ import {
   crossing,
   lumpOf,
   MapError,
+  needsOf,
   partsById,
   powerpackOf,
   routeOf,
@@ -57,7 +58,7 @@ export function requirementsOf(plan: JobPlan): Requirements {
     const connection = known(connections.get(id), id);
     opened.set(id, why);
     waiting.push(() => {
-      for (const need of connection.needs) bringAbout(need, connection.name);
+      for (const need of needsOf(map, route, connection)) bringAbout(need, connection.name);
       reach(connection.access);
       if (connection.circuit !== undefined) drain(connection.circuit, connection.name);
     });
@@ -99,6 +100,7 @@ export function requirementsOf(plan: JobPlan): Requirements {
   }
 
   for (const { id } of crossing(map.connections, lump)) open(id, 'It ties the powerpack to what stays.');
+  for (const { connection, why } of route.opensToo ?? []) open(connection, why);
   for (const { part, why } of route.blockedBy) remove(part, why);
   for (const support of route.supports) bringAbout(support, 'lifting');
   for (let next = waiting.pop(); next; next = waiting.pop()) next();

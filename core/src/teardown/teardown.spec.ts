@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { CyclicMapError, MapError, crossing, lumpOf } from '../connection-map/index.js';
-import { longitudinalAutomatic } from '../layouts/longitudinal-automatic/index.js';
+import { usualMap } from '../layouts/index.js';
 import { randomPlan } from '../testing/random-map.js';
 import { smallMap, smallPlan, smallPlanWith, withConnection, withMore } from '../testing/small-map.js';
 import { connection, minutes, step } from '../layouts/author.js';
@@ -19,6 +19,30 @@ describe('what has to be opened', () => {
     expect(opened.get('sensor')).toBe('It ties the powerpack to what stays.');
     expect(opened.get('cover-bolts')).toBe('It holds the cover, which has to come off.');
     expect(opened.get('negative')).toMatch(/Battery isolated/);
+  });
+
+  it('parts what the route parts, although both ends leave', () => {
+    const parting = smallMap.routes.map((route) => ({
+      ...route,
+      opensToo: [{ connection: 'pump-bolts', why: 'The pump leaves below.' }],
+    }));
+    expect(requirementsOf(smallPlanWith({ routes: parting })).opened.get('pump-bolts')).toBe('The pump leaves below.');
+  });
+
+  it('takes the weight with what the route takes it with, where a mount does not say itself', () => {
+    const plan = withConnection('mount-left', { needs: [] });
+    const supports = plan.map.routes[0]?.supports ?? [];
+    expect(supports.length).toBeGreaterThan(0);
+    const ahead = before(teardownOf(plan), 'open:mount-left');
+    for (const support of supports) expect(ahead).toContain(`make:${support}`);
+  });
+
+  it('refuses a powerpack that does not leave by the route', () => {
+    const plan = smallPlanWith({
+      powerpacks: [...smallMap.powerpacks, { id: 'other', name: 'Other', roots: ['pump'] }],
+      routes: smallMap.routes.map((route) => ({ ...route, powerpacks: ['other'] })),
+    });
+    expect(() => requirementsOf(plan)).toThrow(/does not leave by the route/);
   });
 
   it('leaves closed what both ends of come out together', () => {
@@ -113,7 +137,11 @@ describe('what comes before what', () => {
   });
 
   it('gives every edge a reason in words', () => {
-    const { precedence } = teardownOf({ map: longitudinalAutomatic, powerpack: 'engine-with-gearbox', route: 'top' });
+    const { precedence } = teardownOf({
+      map: usualMap('longitudinal-automatic'),
+      powerpack: 'engine-with-gearbox',
+      route: 'top',
+    });
     for (const { reason } of precedence) expect(reason.words).toMatch(/^[A-Z0-9].*[.!?]$/);
   });
 });

@@ -1,8 +1,7 @@
 import { HttpErrorResponse } from '@angular/common/http';
 import type { Append, Appended, Job, JobSummary, JobWithLedger, LayoutSummary, NewJob } from '@brisk/contracts/job';
 import type { Problem, ProblemKind } from '@brisk/contracts/problem';
-import { layoutOf } from '@brisk/core/layouts';
-import type { ConnectionMap } from '@brisk/core/connection-map';
+import { usualMap } from '@brisk/core/layouts';
 import type { EntryBody, LedgerEntry } from '@brisk/core/ledger';
 import { defer, of, throwError, type Observable } from 'rxjs';
 import type { Api } from '../app/server/api';
@@ -15,7 +14,7 @@ export const testJob: Job = {
   reason: 'same-back',
   crew: ['Ines', 'Tobias'],
   createdAt: '2026-03-02T07:00:00.000Z',
-  plan: { map: layoutOf('longitudinal-automatic') as ConnectionMap, powerpack: 'engine-with-gearbox', route: 'top' },
+  plan: { map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' },
 };
 
 /** An answer of the server with problem details. */

@@ -1,0 +1,167 @@
+import {
+  MapError,
+  type Access,
+  type Circuit,
+  type Condition,
+  type Connection,
+  type ConnectionMap,
+  type Part,
+  type Route,
+  type StepSpec,
+} from '../connection-map/index.js';
+import { clashes } from './exclusions.js';
+import { fits, OPTION_IDS, OPTIONS, type Choices } from './options.js';
+import type { Optional, Template } from './template.js';
+
+/** Choices that a layout cannot have, or that cannot stand together; `message` says why. */
+export class ChoiceError extends MapError {
+  override readonly name = 'ChoiceError';
+}
+
+/**
+ * The map of a machine of this layout with `choices`; what is not chosen is as usual. A connection is there when both
+ * its ends are, and what would have to be out of the way first counts only where it is on the machine at all.
+ * Throws {@link ChoiceError} for a choice the layout does not offer and for choices that cannot stand together.
+ */
+export function compose(template: Template, choices: Choices = {}): ConnectionMap {
+  const chosen = completed(template, choices);
+  const here = <Thing>(things: readonly Optional<Thing>[]): readonly Thing[] =>
+    things.filter(({ when }) => fits(when, chosen)).map(withoutWhen);
+  const without = new Set(template.without);
+  const all = <Thing extends { readonly id: string }>(things: readonly Optional<Thing>[]) =>
+    here(things).filter(({ id }) => !without.has(id));
+
+  const parts = all(template.pieces.flatMap((piece) => piece.parts ?? []));
+  const partIds = new Set(parts.map(({ id }) => id));
+  const connections = all(template.pieces.flatMap((piece) => piece.connections ?? []))
+    .map((connection) => ({ ...connection, ...template.changes?.[connection.id] }))
+    .filter(({ between }) => between.every((end) => partIds.has(end)));
+  const conditions = all(template.pieces.flatMap((piece) => piece.conditions ?? []));
+  const circuits = all(template.pieces.flatMap((piece) => piece.circuits ?? []));
+
+  const present = {
+    parts: partIds,
+    connections: new Set(connections.map(({ id }) => id)),
+    conditions: new Set(conditions.map(({ id }) => id)),
+    circuits: new Set(circuits.map(({ id }) => id)),
+  };
+  const place = placing(template);
+  const reachedPast = (access: readonly Access[]) =>
+    access.filter((need) => ('open' in need ? present.connections.has(need.open) : present.parts.has(need.removed)));
+  const inForce = (needs: readonly string[]) => needs.filter((need) => present.conditions.has(need));
+
+  const keptConnections = connections.map((connection): Connection => keptConnection(place(connection)));
+  function keptConnection({ circuit, ...connection }: Connection): Connection {
+    const { torque } = connection.refit;
+    return {
+      ...connection,
+      ...(circuit !== undefined && present.circuits.has(circuit) ? { circuit } : {}),
+      needs: inForce(connection.needs),
+      access: reachedPast(connection.access),
+      refit: {
+        ...connection.refit,
+        ...(torque?.after
+          ? { torque: { ...torque, after: torque.after.filter((other) => present.connections.has(other.connection)) } }
+          : {}),
+      },
+    };
+  }
+  const routes = here(template.routes).map((route): Route => ({
+    ...route,
+    blockedBy: route.blockedBy.filter(({ part }) => present.parts.has(part)),
+    ...(route.opensToo
+      ? { opensToo: route.opensToo.filter(({ connection }) => present.connections.has(connection)) }
+      : {}),
+    liftSteps: route.liftSteps.map(place),
+    lowerSteps: route.lowerSteps.map(place),
+  }));
+  const opened = new Set(keptConnections.flatMap(({ circuit }) => circuit ?? []));
+  const keptCircuits = circuits
+    .filter(({ id }) => opened.has(id))
+    .map((circuit): Circuit => ({
+      ...circuit,
+      drain: {
+        ...place(circuit.drain),
+        needs: inForce(circuit.drain.needs),
+        access: reachedPast(circuit.drain.access),
+      },
+      fill: place(circuit.fill),
+    }));
+  const needed = new Set([
+    ...keptConnections.flatMap(({ needs }) => needs),
+    ...keptCircuits.flatMap(({ drain }) => drain.needs),
+    ...routes.flatMap(({ supports }) => supports),
+  ]);
+  const keptConditions = conditions
+    .filter(({ id }) => needed.has(id))
+    .map((condition): Condition => ({
+      ...condition,
+      established:
+        condition.established.by === 'step'
+          ? {
+              by: 'step',
+              step: place(condition.established.step),
+              access: reachedPast(condition.established.access),
+            }
+          : condition.established,
+      ...(condition.released ? { released: place(condition.released) } : {}),
+    }));
+  return {
+    layout: template.layout,
+    name: template.name,
+    bay: template.bay,
+    body: template.body,
+    parts: parts.map((part) => keptPart({ ...part, ...template.partChanges?.[part.id] })),
+    connections: keptConnections,
+    conditions: keptConditions,
+    circuits: keptCircuits,
+    holdPoints: template.holdPoints,
+    powerpacks: here(template.powerpacks),
+    routes,
+    checks: template.checks.map(place),
+  };
+
+  function keptPart({ ridesWith, removal, ...part }: Part): Part {
+    return {
+      ...part,
+      ...(ridesWith !== undefined && partIds.has(ridesWith) ? { ridesWith } : {}),
+      ...(removal ? { removal: place(removal) } : {}),
+    };
+  }
+}
+
+/** `choices` with what is usual for the rest. Throws {@link ChoiceError}. */
+export function completed(template: Template, choices: Choices): Choices {
+  for (const option of OPTION_IDS) {
+    const choice = choices[option];
+    if (choice === undefined) continue;
+    const always = template.always[option];
+    const offered = template.options.find((one) => one.option === option)?.choices ?? (always ? [always] : []);
+    if (!offered.includes(choice))
+      throw new ChoiceError(
+        `${OPTIONS[option].question} “${choice}” is not among the answers for the layout “${template.name}”.`,
+      );
+  }
+  let chosen: Choices = { ...template.always, ...choices };
+  for (const { option, choices: offered } of template.options) {
+    if (chosen[option] !== undefined) continue;
+    const standing = offered.find((choice) => clashes({ ...chosen, [option]: choice }).length === 0);
+    chosen = { ...chosen, [option]: standing ?? offered[0] };
+  }
+  const [clash] = clashes(chosen);
+  if (clash !== undefined) throw new ChoiceError(clash);
+  return chosen;
+}
+
+/** Puts a step where people stand on this layout. */
+function placing({ stations, onItsWheels }: Template) {
+  return <Step extends Pick<StepSpec, 'station' | 'height' | 'cautions'>>(step: Step): Step => ({
+    ...step,
+    station: stations?.[step.station] ?? step.station,
+    ...(onItsWheels ? { height: 'either', cautions: step.cautions.filter((caution) => caution !== 'stands') } : {}),
+  });
+}
+
+function withoutWhen<Thing>({ when: _when, ...thing }: Optional<Thing>): Thing {
+  return thing as unknown as Thing;
+}

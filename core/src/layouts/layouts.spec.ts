@@ -1,0 +1,219 @@
+import fc from 'fast-check';
+import { partsById, type ConnectionMap } from '../connection-map/index.js';
+import { workOf } from '../work/index.js';
+import {
+  ChoiceError,
+  clashes,
+  completed,
+  compose,
+  lintMap,
+  OPTION_IDS,
+  OPTIONS,
+  TEMPLATES,
+  templateOf,
+  unknownNames,
+  usualMap,
+  waysOut,
+  type Choices,
+  type Template,
+} from './index.js';
+
+const named = TEMPLATES.map((template) => [template.layout, template] as const);
+const has = (map: ConnectionMap, connection: string) => map.connections.some(({ id }) => id === connection);
+
+/** Any choices this layout offers, whether they can stand together or not. */
+const anyChoices = (template: Template): fc.Arbitrary<Choices> =>
+  fc.record(
+    Object.fromEntries(template.options.map(({ option, choices }) => [option, fc.constantFrom(...choices)])),
+  ) as fc.Arbitrary<Choices>;
+
+/** Choices that can stand together. */
+const standing = (template: Template) => anyChoices(template).filter((choices) => clashes(choices).length === 0);
+
+describe.each(named)('the layout %s', (_layout, template) => {
+  it('speaks only of what it has', () => expect(unknownNames(template, TEMPLATES)).toEqual([]));
+
+  it('has nothing wrong with it as it usually is, by every powerpack and route', () =>
+    expect(lintMap(compose(template))).toEqual([]));
+
+  it('has nothing wrong with it with any one option chosen', () => {
+    for (const { option, choices } of template.options)
+      for (const choice of choices) {
+        const problems = lintMap(compose(template, { [option]: choice }));
+        expect({ option, choice, problems }).toEqual({ option, choice, problems: [] });
+      }
+  });
+
+  it('has nothing wrong with it in any combination that can exist', () => {
+    fc.assert(
+      fc.property(standing(template), fc.nat(), (choices, pick) => {
+        const map = compose(template, choices);
+        const ways = waysOut(map);
+        const way = ways[pick % ways.length];
+        expect(lintMap(map, way ? [way] : [])).toEqual([]);
+      }),
+      { numRuns: 300, seed: 20 },
+    );
+  });
+
+  it('has between 45 and 130 connections with the most that it can have', () => {
+    const sizes = fc
+      .sample(standing(template), { numRuns: 200, seed: 7 })
+      .map((choices) => compose(template, choices).connections.length);
+    const most = Math.max(...sizes);
+    expect(most).toBeGreaterThanOrEqual(45);
+    expect(most).toBeLessThanOrEqual(130);
+  });
+
+  it('takes for granted, where nobody knows, something that it offers', () => {
+    for (const { choices, unsure } of template.options) expect(choices).toContain(unsure);
+  });
+
+  it('can be written to a file and read back without loss', () => {
+    const map = compose(template);
+    expect(JSON.parse(JSON.stringify(map))).toEqual(map);
+  });
+});
+
+describe('composing', () => {
+  const cradle = templateOf('transverse-cradle');
+
+  it('has every option asked by some layout, and every choice offered by some', () => {
+    for (const option of OPTION_IDS) {
+      const offered = new Set(
+        TEMPLATES.flatMap(({ options, always }) => [
+          ...options.filter((one) => one.option === option).flatMap(({ choices }) => choices),
+          ...(always[option] === undefined ? [] : [always[option]]),
+        ]),
+      );
+      expect([...offered].sort()).toEqual(Object.keys(OPTIONS[option].choices).sort());
+    }
+  });
+
+  it('keeps the refrigerant closed by swinging the compressor aside, or has it recovered before a hose is opened', () => {
+    const aside = compose(cradle, { refrigerant: 'swung-aside' });
+    expect(partsById(aside).get('compressor')?.ridesWith).toBeUndefined();
+    expect(aside.conditions.map(({ id }) => id)).not.toContain('refrigerant-recovered');
+
+    const opened = compose(cradle, { refrigerant: 'opened' });
+    expect(partsById(opened).get('compressor')?.ridesWith).toBe('engine');
+    const work = workOf({ map: opened, powerpack: 'cradle', route: 'under' });
+    expect(work.operations.has('make:refrigerant-recovered')).toBe(true);
+    expect(work.operations.get('make:refrigerant-recovered')?.cautions).toContain('refrigerant');
+
+    expect(compose(cradle, { refrigerant: 'none' }).parts.map(({ id }) => id)).not.toContain('condenser');
+  });
+
+  it('loosens a hub nut with the wheel on the ground, before the wheel comes off', () => {
+    const map = compose(cradle, { driveshafts: 'hub-nuts' });
+    const { precedence, operations } = workOf({ map, powerpack: 'cradle', route: 'under' });
+    expect(operations.get('open:hub-left-nut')?.height).toBe('ground');
+    expect(
+      precedence.some(({ before, after }) => before === 'open:hub-left-nut' && after === 'open:wheel-left-bolts'),
+    ).toBe(true);
+    expect(has(compose(cradle, { driveshafts: 'inner-flanges' }), 'hub-left-nut')).toBe(false);
+  });
+
+  it('reaches converter bolts through the window, two people, one at the crank', () => {
+    const map = usualMap('longitudinal-automatic');
+    const { precedence, operations } = workOf({ map, powerpack: 'engine', route: 'top-engine' });
+    expect(operations.get('open:converter-bolts')).toMatchObject({ hands: 2 });
+    expect(operations.get('open:converter-bolts')?.tip).toContain('turns the crank by hand');
+    expect(
+      precedence.some(({ before, after }) => before === 'remove:window-cover' && after === 'open:converter-bolts'),
+    ).toBe(true);
+  });
+
+  it('opens the bell housing for a gearbox alone, and nothing that holds the engine', () => {
+    const { operations } = workOf({ map: usualMap('longitudinal-manual'), powerpack: 'gearbox', route: 'under' });
+    expect(operations.has('open:bell-housing')).toBe(true);
+    expect(operations.has('make:engine-held')).toBe(true);
+    expect(operations.has('open:mount-left')).toBe(false);
+    expect(operations.has('make:powerpack-supported')).toBe(false);
+  });
+
+  it('parts the powerpack under the machine when it leaves split', () => {
+    const { operations } = workOf({
+      map: usualMap('longitudinal-manual'),
+      powerpack: 'engine-with-gearbox',
+      route: 'split',
+    });
+    expect(operations.has('open:bell-housing')).toBe(true);
+    expect(operations.has('lift:gearbox-out')).toBe(true);
+  });
+
+  it('empties the air and tilts the cab of a heavy one before anybody signs that it is safe to begin', () => {
+    const { precedence } = workOf({ map: usualMap('heavy-tilt-cab'), powerpack: 'engine-with-gearbox', route: 'top' });
+    const beforeSigning = precedence.filter(({ after }) => after === 'hold:made-safe').map(({ before }) => before);
+    expect(beforeSigning).toEqual(
+      expect.arrayContaining(['make:air-released', 'make:cab-tilted', 'open:battery-negative']),
+    );
+  });
+
+  it('has the high voltage switched off by qualified people before anything orange is opened', () => {
+    const map = compose(templateOf('longitudinal-automatic'), { hybrid: 'yes' });
+    const { operations, precedence } = workOf({ map, powerpack: 'engine-with-gearbox', route: 'top' });
+    expect(operations.get('make:high-voltage-off')?.cautions).toContain('high-voltage');
+    expect(
+      precedence.some(({ before, after }) => before === 'make:high-voltage-off' && after === 'open:phase-cables'),
+    ).toBe(true);
+  });
+
+  it('leaves out what would be in the way where it is not on the machine', () => {
+    const bare = compose(cradle, { undertray: 'no' });
+    const reached = bare.connections.flatMap(({ access }) => access);
+    expect(reached.some((need) => 'removed' in need && need.removed === 'undertray')).toBe(false);
+  });
+
+  it('says why choices cannot stand together, and which a layout does not offer', () => {
+    expect(() => compose(cradle, { fuel: 'carburettor', throttle: 'electronic' })).toThrow(
+      'A carburettor is opened by a cable.',
+    );
+    expect(() => compose(cradle, { fuel: 'diesel-rail', canister: 'yes' })).toThrow(/too little vapour/);
+    expect(() => compose(cradle, { brakes: 'air' })).toThrow(/not among the answers/);
+  });
+
+  it('says why some choices cannot stand together', () => {
+    fc.assert(
+      fc.property(
+        anyChoices(cradle).filter((choices) => clashes(choices).length > 0),
+        (choices) => expect(() => compose(cradle, choices)).toThrow(ChoiceError),
+      ),
+      { numRuns: 100, seed: 3 },
+    );
+  });
+
+  it('fills in what nobody chose with what can stand beside what they did', () => {
+    expect(completed(cradle, { fuel: 'carburettor' })).toMatchObject({ throttle: 'cable', hybrid: 'no' });
+    expect(completed(cradle, { fuel: 'diesel-rail' })).toMatchObject({ canister: 'no', throttle: 'electronic' });
+  });
+
+  it('finds what is wrong with a map that somebody spoiled', () => {
+    const map = usualMap('utility-belt');
+    const spoil = (change: Partial<ConnectionMap>) =>
+      lintMap({ ...map, ...change })
+        .map(({ words }) => words)
+        .join('\n');
+    expect(
+      spoil({ parts: [...map.parts, { id: 'loose', name: 'loose thing', zone: 'cabin', system: 'body' }] }),
+    ).toMatch(/Nothing holds the loose thing/);
+    expect(
+      spoil({ connections: map.connections.map((one) => (one.id === 'guard-screws' ? { ...one, tools: [] } : one)) }),
+    ).toMatch(/no tool is named/);
+    expect(
+      spoil({
+        connections: map.connections.map((one) => (one.id === 'guard-screws' ? { ...one, fasteners: [] } : one)),
+      }),
+    ).toMatch(/no fastener is named/);
+    expect(spoil({ routes: map.routes.map((route) => ({ ...route, liftSteps: [] })) })).toMatch(
+      /nothing of the way out/,
+    );
+    expect(
+      spoil({
+        connections: map.connections.map((one) =>
+          one.id === 'guard-screws' ? { ...one, access: [{ open: 'drive-belt-off', why: 'So' }] } : one,
+        ),
+      }),
+    ).toMatch(/wait for each other/);
+  });
+});

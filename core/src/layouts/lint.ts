@@ -1,0 +1,136 @@
+import {
+  CyclicMapError,
+  leavesBy,
+  lumpOf,
+  crossing,
+  problemsOf,
+  type Access,
+  type ConnectionMap,
+  type MapProblem,
+  type Powerpack,
+  type Route,
+} from '../connection-map/index.js';
+import { operationId } from '../teardown/index.js';
+import { workOf } from '../work/index.js';
+import type { Template } from './template.js';
+
+/**
+ * What is wrong with a composed map, over `ways` (every powerpack by every route it can leave by):  what `problemsOf` finds, a
+ * loop, a part nothing attaches, a circuit that cannot be drained or filled, an opened connection with no way back or
+ * that nobody can describe, a lift that leaves something fast.
+ */
+export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map)): readonly MapProblem[] {
+  const problems: MapProblem[] = [...problemsOf(map)];
+  if (problems.length > 0) return problems;
+  const say = (at: string, words: string) => problems.push({ at, words });
+  for (const part of map.parts)
+    if (part.id !== map.body && crossing(map.connections, lumpOf(map, [part.id])).length === 0)
+      say(part.id, `Nothing attaches the ${part.name} to anything but what rides with it.`);
+  for (const connection of map.connections) {
+    if (connection.kind === 'bolted' && connection.fasteners.length === 0)
+      say(connection.id, `It is bolted, and no fastener is named.`);
+    if (connection.kind === 'bolted' && connection.tools.length === 0)
+      say(connection.id, 'It is bolted, and no tool is named.');
+  }
+  for (const { powerpack, route } of ways) {
+    const at = `${powerpack.id} by ${route.id}`;
+    try {
+      const work = workOf({ map, powerpack: powerpack.id, route: route.id });
+      for (const { id } of work.boundary) {
+        if (!work.operations.has(operationId.open(id))) say(at, `“${id}” ties the powerpack and is never opened.`);
+      }
+      for (const operation of work.operations.values()) {
+        const { minutes, hands } = operation;
+        if (
+          !(minutes.low > 0 && minutes.low <= minutes.likely && minutes.likely <= minutes.high) ||
+          (hands !== 1 && hands !== 2)
+        )
+          say(at, `“${operation.title}” has no sound minutes or hands.`);
+        if (operation.id.startsWith('open:') && !work.operations.has(operationId.close(operation.connection ?? '')))
+          say(at, `“${operation.title}” has no way back.`);
+        if (operation.id.startsWith('remove:') && !work.operations.has(operationId.fit(operation.part ?? '')))
+          say(at, `“${operation.title}” has no way back.`);
+        if (operation.id.startsWith('drain:') && !work.operations.has(operationId.fill(operation.circuit ?? '')))
+          say(at, `“${operation.title}” is never filled again.`);
+      }
+      const opened = [...work.operations.keys()].filter((id) => id.startsWith('open:')).length;
+      if (opened === 0) say(at, 'Nothing has to be opened.');
+      if (route.liftSteps.length === 0 || route.lowerSteps.length === 0)
+        say(at, 'It says nothing of the way out or back.');
+      if (route.supports.length === 0) say(at, 'Nothing takes the weight.');
+    } catch (error) {
+      if (!(error instanceof CyclicMapError)) throw error;
+      say(at, error.message);
+    }
+  }
+  return problems;
+}
+
+/** A powerpack, and a route it can leave by. */
+export interface Way {
+  readonly powerpack: Powerpack;
+  readonly route: Route;
+}
+
+/** Every powerpack of `map` with every route it can leave by. */
+export function waysOut(map: ConnectionMap): readonly Way[] {
+  return map.powerpacks.flatMap((powerpack) =>
+    map.routes.filter((route) => leavesBy(route, powerpack.id)).map((route) => ({ powerpack, route })),
+  );
+}
+
+/**
+ * Names that `template` speaks of and nothing has: a misspelling would otherwise fall away unseen. What its shared pieces
+ * speak of may be on another of `all`; what it says itself has to be its own.
+ */
+export function unknownNames(template: Template, all: readonly Template[]): readonly string[] {
+  const own = namesOf([template]);
+  const any = namesOf(all);
+  const unknown: string[] = [];
+  const expect = (known: ReadonlySet<string>, id: string, at: string) => {
+    if (!known.has(id)) unknown.push(`${at}: ${id}`);
+  };
+  const reach = (access: readonly Access[], at: string) => {
+    for (const need of access)
+      if ('open' in need) expect(any.connections, need.open, at);
+      else expect(any.parts, need.removed, at);
+  };
+  for (const { connections = [], circuits = [], conditions = [] } of template.pieces) {
+    for (const connection of connections) {
+      const { id, access, needs, circuit, refit, between } = { ...connection, ...template.changes?.[connection.id] };
+      for (const end of between) expect(any.parts, end, id);
+      reach(access, id);
+      for (const need of needs) expect(any.conditions, need, id);
+      if (circuit !== undefined) expect(any.circuits, circuit, id);
+      for (const other of refit.torque?.after ?? []) expect(any.connections, other.connection, id);
+    }
+    for (const { id, drain } of circuits) {
+      reach(drain.access, id);
+      for (const need of drain.needs) expect(any.conditions, need, id);
+    }
+    for (const { id, established } of conditions)
+      if (established.by === 'step') reach(established.access, id);
+      else expect(any.connections, established.connection, id);
+  }
+  for (const { id, blockedBy, supports, opensToo } of template.routes) {
+    for (const { part } of blockedBy) expect(own.parts, part, id);
+    for (const support of supports) expect(own.conditions, support, id);
+    for (const { connection } of opensToo ?? []) expect(own.connections, connection, id);
+  }
+  for (const { id, roots } of template.powerpacks) for (const root of roots) expect(own.parts, root, id);
+  for (const id of template.without ?? []) if (!own.parts.has(id)) expect(own.connections, id, 'without');
+  for (const id of Object.keys(template.changes ?? {})) expect(own.connections, id, 'changes');
+  for (const id of Object.keys(template.partChanges ?? {})) expect(own.parts, id, 'partChanges');
+  return unknown;
+}
+
+function namesOf(templates: readonly Template[]) {
+  const pieces = templates.flatMap((template) => template.pieces);
+  const ids = (things: readonly { readonly id: string }[]) => new Set(things.map(({ id }) => id));
+  return {
+    parts: ids(pieces.flatMap(({ parts = [] }) => parts)),
+    connections: ids(pieces.flatMap(({ connections = [] }) => connections)),
+    conditions: ids(pieces.flatMap(({ conditions = [] }) => conditions)),
+    circuits: ids(pieces.flatMap(({ circuits = [] }) => circuits)),
+  };
+}

@@ -1,0 +1,116 @@
+/** Engine lengthwise behind the front axle, driving the rear wheels; with a manual gearbox or an automatic one. */
+import { nose } from '../author.js';
+import { airPath, brakeVacuum } from '../systems/air.js';
+import { batteryAndLoom } from '../systems/battery-and-loom.js';
+import { coolant, engineOil, heaterHoses, oilCooler, radiator } from '../systems/cooling.js';
+import { diesel } from '../systems/diesel.js';
+import { driveBelt, refrigerant, steeringPump } from '../systems/driven-by-belt.js';
+import { exhaustSystem } from '../systems/exhaust.js';
+import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
+import { automaticGearbox, bellHousing, gearboxOil, leverOnTop, manualGearbox } from '../systems/gearboxes.js';
+import { highVoltage } from '../systems/high-voltage.js';
+import { looks } from '../systems/looks.js';
+import { engineCover, frontPanels, undertray } from '../systems/panels.js';
+import { petrol } from '../systems/petrol.js';
+import { propellerShaft } from '../systems/shafts.js';
+import { engineHeld, gearboxOnJack, onTheHoist } from '../systems/supports.js';
+import { offer, type Piece, type Template } from '../template.js';
+import { lengthwise } from './lengthwise.js';
+import { lengthwiseRoutes, powerpacks } from './ways-out.js';
+
+const around: readonly Piece[] = [
+  batteryAndLoom,
+  frontPanels,
+  engineCover,
+  undertray,
+  petrol,
+  diesel,
+  airPath,
+  brakeVacuum,
+  radiator,
+  heaterHoses,
+  oilCooler,
+  driveBelt,
+  steeringPump,
+  refrigerant,
+  exhaustSystem,
+  lengthwise,
+  propellerShaft,
+  bellHousing,
+  highVoltage,
+  { conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld] },
+];
+
+const common = {
+  bay: 'front',
+  body: 'body',
+  options: [
+    offer('fuel', ['diesel-rail', 'petrol-port', 'petrol-direct', 'single-point', 'carburettor', 'diesel-mechanical']),
+    offer('boost', ['turbo', 'none']),
+    offer('throttle', ['electronic', 'cable'], 'cable'),
+    offer('steering', ['hydraulic', 'electric', 'manual']),
+    offer('refrigerant', ['swung-aside', 'opened', 'none']),
+    offer('fan', ['engine', 'electric']),
+    offer('brakes', ['vacuum', 'own']),
+    offer('exhaust', ['catalyst', 'plain']),
+    offer('gasReturn', ['yes', 'no']),
+    offer('canister', ['yes', 'no']),
+    offer('oilCooler', ['yes', 'no']),
+    offer('heater', ['yes', 'no']),
+    offer('undertray', ['yes', 'no']),
+    offer('propshaft', ['two-piece', 'one-piece']),
+    offer('voltage', ['12', '24']),
+    offer('hybrid', ['no', 'yes'], 'yes'),
+  ],
+  powerpacks,
+  checks: looks('coolant'),
+} as const satisfies Partial<Template>;
+
+export const longitudinalAutomatic: Template = {
+  ...common,
+  layout: 'longitudinal-automatic',
+  name: 'Longitudinal front engine, automatic, rear drive',
+  look: 'Engine lengthwise, selector with P, shaft to the rear axle',
+  always: {},
+  pieces: [
+    ...around,
+    automaticGearbox,
+    {
+      circuits: [
+        coolant({ capacityL: 9.6, drainsL: 6.8 }),
+        engineOil({ capacityL: 7.2, drainsL: 6.6 }),
+        gearboxOil({ capacityL: 8.4, drainsL: 4.2 }),
+      ],
+    },
+  ],
+  routes: lengthwiseRoutes(['bell-housing', 'converter-bolts', 'gearbox-cooler-clip', 'starter-bolts']),
+  holdPoints: [madeSafe, preLift, preLower({ id: 'converter', words: 'Converter fully seated and held' }), preStart],
+};
+
+export const longitudinalManual: Template = {
+  ...common,
+  layout: 'longitudinal-manual',
+  name: 'Longitudinal front engine, manual, rear drive',
+  look: 'Engine lengthwise, gear lever in the tunnel, shaft to the rear axle',
+  always: {},
+  options: [...common.options.slice(0, 5), offer('clutch', ['hydraulic', 'cable']), ...common.options.slice(5)],
+  pieces: [
+    ...around,
+    manualGearbox,
+    leverOnTop,
+    {
+      circuits: [
+        coolant({ capacityL: 8.2, drainsL: 6 }),
+        engineOil({ capacityL: 5.4, drainsL: 5 }),
+        gearboxOil({ capacityL: 1.8, drainsL: 1.6 }),
+      ],
+    },
+  ],
+  routes: lengthwiseRoutes(['bell-housing', 'starter-bolts']),
+  holdPoints: [
+    madeSafe,
+    preLift,
+    preLower({ id: 'clutch', words: 'Clutch disc the right way round and centred' }),
+    preStart,
+  ],
+};

@@ -1,0 +1,98 @@
+import { behind, below, connectionsOf, part, removal } from '../author.js';
+import type { Piece } from '../template.js';
+import { loomPlug } from './battery-and-loom.js';
+
+const exhaust = connectionsOf('exhaust', { cautions: ['eyes'] });
+const copperNuts = { count: 3, what: 'M8 copper nut, 13 mm', singleUse: true };
+
+/** From the engine to the rear exhaust: shield, front pipe, sensors, hangers. */
+export const exhaustSystem: Piece = {
+  parts: [
+    part('heat-shield', 'exhaust heat shield', 'under-middle', 'exhaust', {
+      massKg: 2,
+      removal: removal('Work the heat shield out', below, [1, 3, 8], { cautions: ['eyes'] }),
+    }),
+    part('downpipe', 'exhaust front pipe', 'under-middle', 'exhaust', {
+      massKg: 9,
+      removal: removal('Lower the exhaust front pipe out', below, [3, 6, 15], {
+        hands: 2,
+        cautions: ['eyes'],
+        tip: 'Do not let it hang on a sensor lead or bend the flexible piece.',
+      }),
+    }),
+    part('exhaust-rear', 'rear exhaust', 'under-rear', 'exhaust', { massKg: 14 }),
+  ],
+  connections: [
+    exhaust.bolted('heat-shield-nuts', 'the exhaust heat shield', ['heat-shield', 'body'], below, [2, 5, 15], {
+      tools: ['10 mm ratchet', 'penetrant'],
+      set: { count: 4, what: 'M6 large-washer nut, 10 mm' },
+      tip: 'The nuts pull through the shield: a big washer on the way back.',
+    }),
+    exhaust.bolted('downpipe-turbo', 'the front pipe at the turbocharger', ['downpipe', 'turbo'], below, [5, 10, 40], {
+      tools: ['13 mm ratchet', 'long extension', 'penetrant'],
+      set: copperNuts,
+      access: [behind('heat-shield', 'The heat shield covers the exhaust nuts.')],
+      tip: 'Soak them first and let them stand. Studs may come out with the nuts.',
+      nm: 24,
+      back: 'New gasket, new nuts, loose until the pipe is in line.',
+    }),
+    exhaust.bolted(
+      'downpipe-manifold',
+      'the front pipe at the exhaust manifold',
+      ['downpipe', 'engine'],
+      below,
+      [5, 10, 40],
+      {
+        when: { boost: ['none'] },
+        tools: ['13 mm ratchet', 'long extension', 'penetrant'],
+        set: copperNuts,
+        access: [behind('heat-shield', 'The heat shield covers the exhaust nuts.')],
+        tip: 'Soak them first and let them stand. Studs may come out with the nuts.',
+        nm: 24,
+        back: 'New gasket, new nuts, loose until the pipe is in line.',
+      },
+    ),
+    exhaust.bolted(
+      'downpipe-bracket',
+      'the front pipe bracket on the gearbox',
+      ['downpipe', 'gearbox'],
+      below,
+      [2, 4, 12],
+      {
+        tools: ['13 mm ratchet'],
+        set: { count: 2, what: 'M8×1.25 × 25, 13 mm flange' },
+        nm: 22,
+      },
+    ),
+    exhaust.bolted(
+      'downpipe-flange',
+      'the front pipe at the middle flange',
+      ['downpipe', 'exhaust-rear'],
+      below,
+      [4, 8, 30],
+      {
+        tools: ['15 mm ratchet', '15 mm spanner', 'penetrant'],
+        set: { count: 2, what: 'M10×1.5 × 45 with spring and nut, 15 mm', note: 'spring under the head' },
+        nm: 35,
+        back: 'New gasket ring.',
+      },
+    ),
+    exhaust.strap('exhaust-hangers', 'the rear exhaust hangers', ['exhaust-rear', 'body'], below, [3, 6, 15]),
+    loomPlug('oxygen-before', 'the oxygen sensor before the catalyst', 'downpipe', below, {
+      when: { exhaust: ['catalyst'], fuel: ['petrol-port', 'petrol-direct', 'single-point'] },
+      tip: 'Follow its lead to the plug; never turn the sensor with the lead on.',
+    }),
+    loomPlug('oxygen-after', 'the oxygen sensor behind the catalyst', 'downpipe', below, {
+      when: { exhaust: ['catalyst'], fuel: ['petrol-port', 'petrol-direct'] },
+    }),
+    loomPlug(
+      'exhaust-sensor',
+      'the exhaust temperature sensor',
+      'downpipe',
+      { station: 'bay-top', height: 'either' },
+      {
+        when: { exhaust: ['catalyst'], fuel: ['diesel-rail'] },
+      },
+    ),
+  ],
+};

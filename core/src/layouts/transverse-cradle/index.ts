@@ -1,0 +1,110 @@
+/** Engine and gearbox across the nose on a cradle, driving the front wheels. */
+import { nose } from '../author.js';
+import { airPath, brakeVacuum } from '../systems/air.js';
+import { batteryAndLoom } from '../systems/battery-and-loom.js';
+import { coolant, engineOil, heaterHoses, oilCooler, radiator } from '../systems/cooling.js';
+import { diesel } from '../systems/diesel.js';
+import { driveBelt, refrigerant, steeringPump } from '../systems/driven-by-belt.js';
+import { exhaustSystem } from '../systems/exhaust.js';
+import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
+import { bellHousing, gearboxOil, gearCables, manualGearbox } from '../systems/gearboxes.js';
+import { highVoltage } from '../systems/high-voltage.js';
+import { looks } from '../systems/looks.js';
+import { engineCover, frontPanels, undertray } from '../systems/panels.js';
+import { petrol } from '../systems/petrol.js';
+import { driveShafts } from '../systems/shafts.js';
+import { engineHeld, gearboxOnJack, onTheDolly, onTheHoist } from '../systems/supports.js';
+import { offer, type Template } from '../template.js';
+import { cradle } from './cradle.js';
+import { routes } from './ways-out.js';
+
+export const transverseCradle: Template = {
+  layout: 'transverse-cradle',
+  name: 'Transverse front engine on a cradle, front drive',
+  look: 'Engine across the nose, gearbox beside it, a frame below that carries both',
+  bay: 'front',
+  body: 'body',
+  always: { fan: 'electric' },
+  options: [
+    offer('fuel', ['petrol-port', 'petrol-direct', 'diesel-rail', 'single-point', 'carburettor', 'diesel-mechanical']),
+    offer('boost', ['none', 'turbo'], 'turbo'),
+    offer('throttle', ['electronic', 'cable'], 'cable'),
+    offer('steering', ['electric', 'hydraulic', 'manual'], 'hydraulic'),
+    offer('refrigerant', ['swung-aside', 'opened', 'none']),
+    offer('clutch', ['hydraulic', 'cable']),
+    offer('brakes', ['vacuum', 'own']),
+    offer('exhaust', ['catalyst', 'plain']),
+    offer('gasReturn', ['no', 'yes'], 'yes'),
+    offer('canister', ['yes', 'no']),
+    offer('oilCooler', ['no', 'yes'], 'yes'),
+    offer('heater', ['yes', 'no']),
+    offer('undertray', ['yes', 'no']),
+    offer('driveshafts', ['hub-nuts', 'inner-flanges']),
+    offer('hybrid', ['no', 'yes'], 'yes'),
+  ],
+  pieces: [
+    batteryAndLoom,
+    frontPanels,
+    engineCover,
+    undertray,
+    petrol,
+    diesel,
+    airPath,
+    brakeVacuum,
+    radiator,
+    heaterHoses,
+    oilCooler,
+    driveBelt,
+    steeringPump,
+    refrigerant,
+    exhaustSystem,
+    manualGearbox,
+    gearCables,
+    driveShafts,
+    bellHousing,
+    highVoltage,
+    cradle,
+    {
+      conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld, onTheDolly],
+      circuits: [
+        coolant({ capacityL: 6.4, drainsL: 4.8 }),
+        engineOil({ capacityL: 4.3, drainsL: 4 }),
+        gearboxOil({ capacityL: 2, drainsL: 1.8 }),
+      ],
+    },
+  ],
+  without: ['steering-box', 'steering-box-bolts'],
+  changes: {
+    'clutch-cylinder-bolts': { station: 'bay-top', height: 'either', cautions: [] },
+    'loom-bell-clips': { station: 'bay-top', height: 'either', cautions: [] },
+    'reverse-lamp': { station: 'bay-top', height: 'either', cautions: [] },
+    'starter-cable': { station: 'bay-top', height: 'either', cautions: ['battery'] },
+    'starter-signal': { station: 'bay-top', height: 'either', cautions: [] },
+    'belt-off': { station: 'wheel-right', height: 'raised', cautions: ['spring', 'stands'] },
+    'belt-compressor': { station: 'wheel-right', height: 'raised', cautions: ['spring', 'stands'] },
+  },
+  partChanges: {
+    engine: { massKg: 118 },
+    gearbox: { massKg: 42, zone: 'bay-left' },
+    starter: { zone: 'bay-front' },
+    'heat-shield': { zone: 'under-front' },
+    downpipe: { zone: 'under-front' },
+    flywheel: { zone: 'bay-left' },
+    'clutch-cylinder': { zone: 'bay-left' },
+    'exhaust-rear': { zone: 'under-middle' },
+  },
+  powerpacks: [
+    { id: 'cradle', name: 'Whole cradle', roots: ['engine', 'gearbox', 'cradle'] },
+    { id: 'engine-with-gearbox', name: 'Engine with gearbox', roots: ['engine', 'gearbox'] },
+    { id: 'engine', name: 'Bare engine', roots: ['engine'] },
+    { id: 'gearbox', name: 'Gearbox alone', roots: ['gearbox'] },
+  ],
+  routes,
+  holdPoints: [
+    madeSafe,
+    preLift,
+    preLower({ id: 'clutch', words: 'Clutch disc the right way round and centred' }),
+    preStart,
+  ],
+  checks: looks('coolant'),
+};

@@ -1,0 +1,166 @@
+/** Engine and gearbox across, behind the seats, driving the rear wheels. */
+import { liftStep, tail } from '../author.js';
+import { airPath, brakeVacuum } from '../systems/air.js';
+import { batteryAndLoom } from '../systems/battery-and-loom.js';
+import { coolant, engineOil, heaterHoses, oilCooler, radiator } from '../systems/cooling.js';
+import { driveBelt, refrigerant } from '../systems/driven-by-belt.js';
+import { exhaustSystem } from '../systems/exhaust.js';
+import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
+import { bellHousing, gearboxOil, gearCables, manualGearbox } from '../systems/gearboxes.js';
+import { highVoltage } from '../systems/high-voltage.js';
+import { looks } from '../systems/looks.js';
+import { engineCover, undertray } from '../systems/panels.js';
+import { petrol } from '../systems/petrol.js';
+import { driveShafts } from '../systems/shafts.js';
+import { gearboxOnJack, engineHeld, onTheDolly, onTheHoist } from '../systems/supports.js';
+import { bodyOff, bodyOn, gearboxDown, gearboxUp } from '../systems/ways.js';
+import { offer, type Template } from '../template.js';
+import { behindTheSeats } from './behind-the-seats.js';
+
+const shafts = [
+  { part: 'shaft-left', why: 'It has to be clear of the gearbox.' },
+  { part: 'shaft-right', why: 'It has to be clear of the gearbox.' },
+];
+
+export const transverseMid: Template = {
+  layout: 'transverse-mid',
+  name: 'Transverse mid engine, rear drive',
+  look: 'Engine across, between the seats and the rear wheels',
+  bay: 'middle',
+  body: 'body',
+  always: { fan: 'electric', steering: 'electric' },
+  options: [
+    offer('fuel', ['petrol-port', 'petrol-direct', 'single-point', 'carburettor']),
+    offer('boost', ['none', 'turbo'], 'turbo'),
+    offer('throttle', ['electronic', 'cable'], 'cable'),
+    offer('refrigerant', ['swung-aside', 'opened', 'none']),
+    offer('clutch', ['hydraulic', 'cable']),
+    offer('brakes', ['vacuum', 'own']),
+    offer('exhaust', ['catalyst', 'plain']),
+    offer('gasReturn', ['no', 'yes'], 'yes'),
+    offer('canister', ['yes', 'no']),
+    offer('oilCooler', ['yes', 'no']),
+    offer('heater', ['yes', 'no']),
+    offer('undertray', ['yes', 'no']),
+    offer('driveshafts', ['inner-flanges', 'hub-nuts'], 'hub-nuts'),
+    offer('hybrid', ['no', 'yes'], 'yes'),
+  ],
+  pieces: [
+    batteryAndLoom,
+    engineCover,
+    undertray,
+    petrol,
+    airPath,
+    brakeVacuum,
+    radiator,
+    heaterHoses,
+    oilCooler,
+    driveBelt,
+    refrigerant,
+    exhaustSystem,
+    manualGearbox,
+    gearCables,
+    driveShafts,
+    bellHousing,
+    highVoltage,
+    behindTheSeats,
+    {
+      conditions: [onTheHoist({ ...tail, height: 'raised' }, ['lid']), gearboxOnJack, engineHeld, onTheDolly],
+      circuits: [
+        coolant({ capacityL: 13.5, drainsL: 7.5 }),
+        engineOil({ capacityL: 5.2, drainsL: 4.8 }),
+        gearboxOil({ capacityL: 2.3, drainsL: 2.1 }),
+      ],
+    },
+  ],
+  without: ['fan-shroud', 'radiator', 'condenser', 'charge-cooler'],
+  changes: {
+    'compressor-hoses': { between: ['compressor', 'body'] },
+    'belt-compressor': { station: 'wheel-right', height: 'raised', cautions: ['spring', 'stands'] },
+    'heater-feed': { station: 'underside', height: 'raised', cautions: ['hot-coolant', 'stands'] },
+    'heater-return': { station: 'underside', height: 'raised', cautions: ['hot-coolant', 'stands'] },
+    'servo-hose': { name: 'the long servo vacuum hose at the pump' },
+  },
+  partChanges: {
+    gearbox: { massKg: 40, zone: 'bay-left' },
+    flywheel: { zone: 'bay-left' },
+    'clutch-cylinder': { zone: 'bay-left' },
+    starter: { zone: 'bay-front' },
+    'lower-arms': { zone: 'under-rear' },
+    'oil-cooler': { zone: 'bay-right' },
+    'heat-shield': { zone: 'under-rear' },
+    downpipe: { zone: 'under-rear' },
+  },
+  stations: { front: 'rear' },
+  powerpacks: [
+    { id: 'cradle', name: 'Whole rear cradle', roots: ['engine', 'gearbox', 'rear-cradle'] },
+    { id: 'engine-with-gearbox', name: 'Engine with gearbox', roots: ['engine', 'gearbox'] },
+    { id: 'gearbox', name: 'Gearbox alone', roots: ['gearbox'] },
+  ],
+  routes: [
+    {
+      id: 'under',
+      name: 'Down on the cradle, body raised off',
+      powerpacks: ['cradle'],
+      blockedBy: [
+        { part: 'brace-bar', why: 'It crosses under the cradle.' },
+        { part: 'downpipe', why: 'It hangs behind the cradle.' },
+        { part: 'wheel-left', why: 'The hub is reached behind it.' },
+        { part: 'wheel-right', why: 'The hub is reached behind it.' },
+        ...shafts,
+      ],
+      supports: ['powerpack-on-dolly'],
+      liftSteps: bodyOff,
+      lowerSteps: bodyOn,
+    },
+    {
+      id: 'top',
+      name: 'Out of the top',
+      powerpacks: ['engine-with-gearbox'],
+      blockedBy: [
+        { part: 'lid', why: 'The hoist boom needs the space above.' },
+        { part: 'airbox', why: 'It narrows the opening.' },
+        { part: 'expansion-bottle', why: 'The gearbox turns past it.' },
+        { part: 'downpipe', why: 'It catches on the cradle.' },
+        ...shafts,
+      ],
+      supports: ['powerpack-supported'],
+      liftSteps: [
+        liftStep(
+          'first-inch',
+          'Raise 50 mm and look all round',
+          'Through the panel behind the seats as well.',
+          [3, 5, 10],
+        ),
+        liftStep(
+          'turn',
+          'Turn the gearbox end up past the quarter panel',
+          'Foil on the paint; somebody watches each side.',
+          [5, 12, 30],
+        ),
+        liftStep('set-down', 'Raise clear, roll away, set down', 'Level first. The sump never carries it.', [4, 8, 15]),
+      ],
+      lowerSteps: [
+        liftStep('over-tail', 'Over the tail, gearbox end up', 'Loom and hoses tied away.', [4, 8, 20]),
+        liftStep('turn-back', 'Turn it in and level out', 'Shafts held clear of the seals.', [5, 12, 30]),
+        liftStep('on-mounts', 'Lower until the mount holes line up', 'A bar in the hole, never a finger.', [4, 8, 20]),
+      ],
+    },
+    {
+      id: 'under-gearbox',
+      name: 'Gearbox down and out below',
+      powerpacks: ['gearbox'],
+      blockedBy: [...shafts, { part: 'brace-bar', why: 'It crosses under the gearbox.' }],
+      supports: ['engine-held', 'gearbox-supported'],
+      liftSteps: gearboxDown,
+      lowerSteps: gearboxUp,
+    },
+  ],
+  holdPoints: [
+    madeSafe,
+    preLift,
+    preLower({ id: 'clutch', words: 'Clutch disc the right way round and centred' }),
+    preStart,
+  ],
+  checks: looks('coolant'),
+};
