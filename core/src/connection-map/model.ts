@@ -242,9 +242,33 @@ export interface ConnectionMap {
   readonly checks: readonly CheckStep[];
 }
 
+/** Something nobody knew when the machine was surveyed. */
+export interface LookAt {
+  /** The option it is about. */
+  readonly about: string;
+  readonly question: string;
+  /** What is taken for granted until somebody looks. */
+  readonly taken: string;
+}
+
+/** Something to make, change or buy before a part from another machine fits this one. */
+export interface Adaptation {
+  readonly id: string;
+  readonly title: string;
+  readonly minutes: ThreePointMinutes;
+  /** The connection that cannot be closed before it is done. Absent: it is done before the powerpack goes down. */
+  readonly connection?: ConnectionId;
+  readonly tip?: string;
+}
+
 /** What a crew set out to do on one machine. */
 export interface JobPlan {
   readonly map: ConnectionMap;
   readonly powerpack: string;
   readonly route: string;
+  readonly lookAt?: readonly LookAt[];
+  /** What a swap asks to be made, changed or bought. */
+  readonly adaptations?: readonly Adaptation[];
+  /** Connections that are opened and not closed again, because what goes in does not have them. */
+  readonly leftOff?: readonly ConnectionId[];
 }

@@ -4,7 +4,7 @@ import type { JobState } from './state.js';
 
 /** Something a person taking the machine over has to know. `grave` ones are shown in red. */
 export interface OpenItem {
-  readonly is: 'left-on-purpose' | 'still-open' | 'count' | 'torque' | 'step' | 'issue' | 'part' | 'fluid';
+  readonly is: 'left-on-purpose' | 'still-open' | 'count' | 'torque' | 'step' | 'issue' | 'part' | 'fluid' | 'look-at';
   readonly grave: boolean;
   readonly words: string;
 }
@@ -52,6 +52,8 @@ export function openItems(state: JobState): readonly OpenItem[] {
         words: `${name}: ${litres.out} l ran out, what went in was not measured`,
       });
   }
+  for (const { question, taken } of state.plan.lookAt ?? [])
+    items.push({ is: 'look-at', grave: false, words: `Nobody has looked yet: ${question} Taken for now: ${taken}` });
   for (const { name, quantity, arrived } of state.needs.values())
     if (!arrived) items.push({ is: 'part', grave: false, words: `Not arrived: ${quantity} × ${name}` });
   for (const operation of work.operations.values())

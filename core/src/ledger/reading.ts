@@ -91,7 +91,8 @@ export function holding(state: JobState): readonly Holding[] {
 /** Connections that are open now and not left off on purpose. */
 export function stillOpen(state: JobState): readonly Connection[] {
   return state.work.plan.map.connections.filter(
-    ({ id }) => isOpen(state, id) && state.leftAsItIs.get(id)?.as !== 'off',
+    ({ id }) =>
+      isOpen(state, id) && state.work.operations.has(operationId.close(id)) && state.leftAsItIs.get(id)?.as !== 'off',
   );
 }
 

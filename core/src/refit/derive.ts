@@ -1,6 +1,7 @@
 import type { JobPlan } from '../connection-map/index.js';
 import type { Operation, Precedence, Teardown } from '../teardown/index.js';
 import {
+  adaptEdges,
   batteryLast,
   loadBackEdges,
   lowerEdges,
@@ -11,6 +12,7 @@ import {
   startEdges,
 } from './edges.js';
 import {
+  adaptOperations,
   checkOperations,
   connectionOperations,
   fillOperations,
@@ -34,11 +36,12 @@ export interface Refit {
  */
 export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
   const { map } = plan;
-  const opened = map.connections.filter(({ id }) => teardown.opened.has(id));
+  const opened = map.connections.filter(({ id }) => teardown.opened.has(id) && !plan.leftOff?.includes(id));
   const operations = [
     ...lowerOperations(plan),
     ...fitOperations(map, teardown),
     ...opened.flatMap(connectionOperations),
+    ...adaptOperations(plan),
     ...fillOperations(map, teardown),
     ...releaseOperations(map, teardown),
   ];
@@ -49,6 +52,7 @@ export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
     ...reversedEdges(map, teardown, stages),
     ...mountEdges(opened, stages),
     ...lowerEdges(plan, teardown, opened, stages),
+    ...adaptEdges(plan, stages),
     ...releaseEdges(plan, teardown, opened, stages),
   ];
   const withLoad = [...refitOnly, ...loadBackEdges(map, operations, refitOnly)];

@@ -156,6 +156,21 @@ export function lowerEdges(
   return edges;
 }
 
+/** What is made or changed for a joint is there before the joint is closed; the rest before the powerpack goes down. */
+export function adaptEdges({ adaptations = [] }: JobPlan, stages: ReadonlyMap<string, Stages>): readonly Precedence[] {
+  return adaptations.map(({ id, connection }) => {
+    const joint = stages.get(connection ?? '');
+    return {
+      before: operationId.adapt(id),
+      after: joint?.first ?? operationId.hold('pre-lower'),
+      reason: {
+        kind: 'sequence',
+        words: joint ? 'It has to fit before it is closed.' : 'It has to be there before the powerpack goes down.',
+      },
+    };
+  });
+}
+
 /** Hoist and jack stay until what needs them is finished. */
 export function releaseEdges(
   plan: JobPlan,

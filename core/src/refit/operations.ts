@@ -82,6 +82,24 @@ export function connectionOperations(connection: Connection): readonly Operation
   return operations;
 }
 
+/** What a swap asks to be made, changed or bought before something can be closed. */
+export function adaptOperations(plan: JobPlan): readonly Operation[] {
+  const connections = new Map(plan.map.connections.map((connection) => [connection.id, connection]));
+  return (plan.adaptations ?? []).map(({ id, title, minutes, connection, tip }): Operation => ({
+    id: operationId.adapt(id),
+    phase: 'refit',
+    kind: 'adapt',
+    title,
+    station: connections.get(connection ?? '')?.station ?? 'front',
+    height: 'either',
+    hands: 1,
+    tools: [],
+    minutes,
+    cautions: [],
+    ...(tip === undefined ? {} : { tip }),
+  }));
+}
+
 /** Filling each circuit that was drained. */
 export function fillOperations(map: ConnectionMap, teardown: Teardown): readonly Operation[] {
   return map.circuits

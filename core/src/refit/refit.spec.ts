@@ -3,7 +3,11 @@ import { ancestorsOf } from '../teardown/index.js';
 import { smallPlan, withConnection } from '../testing/small-map.js';
 import { workOf } from '../work/index.js';
 
-const longitudinal = workOf({ map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' });
+const longitudinal = workOf({
+  map: usualMap('longitudinal-automatic'),
+  powerpack: 'engine-with-gearbox',
+  route: 'top',
+});
 const small = workOf(smallPlan);
 const before = (id: string, work = longitudinal) => ancestorsOf(id, work);
 

@@ -24,6 +24,7 @@ export type OperationKind =
   | 'lift'
   | 'lower'
   | 'fit'
+  | 'adapt'
   | 'start-by-hand'
   | 'connect'
   | 'torque'
@@ -69,6 +70,7 @@ export const operationId = {
   hold: (holdPoint: HoldPointId): OperationId => `hold:${holdPoint}`,
   lift: (step: string): OperationId => `lift:${step}`,
   lower: (step: string): OperationId => `lower:${step}`,
+  adapt: (adaptation: string): OperationId => `adapt:${adaptation}`,
   fit: (part: PartId): OperationId => `fit:${part}`,
   start: (connection: ConnectionId): OperationId => `start:${connection}`,
   close: (connection: ConnectionId): OperationId => `close:${connection}`,
