@@ -4,14 +4,28 @@
  * `npm run demo:data` after a build; the bundles it writes are checked in.
  */
 import { writeFileSync } from 'node:fs';
-import { usualMap } from '@brisk/core/layouts';
+import { completed, compose, templateOf } from '@brisk/core/layouts';
 import { hasRun, isDone, openItems, stopOf } from '@brisk/core/ledger';
+import { interfacesOf, swapWork } from '@brisk/core/swap';
+import { lookAtOf } from '@brisk/core/survey';
 import { Crew, idFrom } from './stories/crew.mjs';
 
-const plan = { map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' };
+/** What a survey of the shed’s longitudinal diesels comes to: all of them are alike in what was asked. */
+const LENGTHWISE = { layout: 'longitudinal-automatic', choices: {}, powerpack: 'engine-with-gearbox', route: 'top' };
 
-function begin(name, createdOn, head) {
-  return new Crew(name, { id: idFrom(name), createdAt: `${createdOn}T07:00:00.000Z`, ...head, plan }, createdOn);
+function surveyOf({ layout, choices, powerpack, route, unsure = [] }) {
+  const template = templateOf(layout);
+  const chosen = completed(template, choices);
+  const lookAt = lookAtOf(unsure, chosen);
+  return {
+    plan: { map: compose(template, chosen), powerpack, route, ...(lookAt.length > 0 ? { lookAt } : {}) },
+    survey: { layout, choices: chosen },
+  };
+}
+
+function begin(name, createdOn, head, survey = LENGTHWISE) {
+  const job = { id: idFrom(name), createdAt: `${createdOn}T07:00:00.000Z`, revision: 1, ...head, ...surveyOf(survey) };
+  return new Crew(name, job, createdOn);
 }
 
 function minibus() {
@@ -160,14 +174,124 @@ function deicer() {
 }
 
 function sweeper() {
-  return begin('sweeper', '2026-11-20', {
-    title: 'Sweeper: coolant in the oil',
-    machine: 'Corvane Brush 3, runway sweeper',
-    reason: 'same-back',
-    crew: ['Tobias', 'Ruth'],
-    note: 'Waits for the minibus to free the hoist.',
-    dueOn: '2026-12-18',
+  return begin(
+    'sweeper',
+    '2026-11-20',
+    {
+      title: 'Sweeper: coolant in the oil',
+      machine: 'Corvane Brush 3, runway sweeper',
+      reason: 'same-back',
+      crew: ['Tobias', 'Ruth'],
+      note: 'Petrol engine of the brush. Waits for the minibus to free the lift.',
+      dueOn: '2026-12-18',
+    },
+    {
+      layout: 'transverse-cradle',
+      choices: {
+        fuel: 'petrol-port',
+        boost: 'none',
+        throttle: 'cable',
+        steering: 'hydraulic',
+        oilCooler: 'yes',
+        gasReturn: 'yes',
+      },
+      unsure: ['oilCooler', 'gasReturn'],
+      powerpack: 'cradle',
+      route: 'under',
+    },
+  );
+}
+
+/** A swap: the old mechanical diesel goes, a common-rail one from a wreck comes in. At the bench, with the donor looked at. */
+function tug() {
+  const host = {
+    layout: 'frame-four-wheel-drive',
+    choices: { fuel: 'diesel-mechanical', boost: 'none', throttle: 'cable', exhaust: 'plain', refrigerant: 'none' },
+    powerpack: 'engine-with-gearbox',
+    route: 'top',
+  };
+  const donor = {
+    name: 'Holmgate Fell, hit in the side, yard at Pell',
+    layout: 'frame-four-wheel-drive',
+    choices: completed(templateOf('frame-four-wheel-drive'), { fuel: 'diesel-rail', exhaust: 'catalyst' }),
+    powerpack: 'engine-with-gearbox',
+    note: 'They keep it for us until the first.',
+    priceCents: 98_000,
+    coreChargeCents: 15_000,
+  };
+  const surveyed = surveyOf(host);
+  const sides = [
+    { map: surveyed.plan.map, powerpack: host.powerpack },
+    { map: compose(templateOf(donor.layout), donor.choices), powerpack: donor.powerpack },
+  ];
+  const decisions = {
+    'charge-hose-hot': {
+      decision: 'make',
+      note: 'Cooler goes in front of the radiator, pipes from straight tube',
+      minutes: 150,
+    },
+    'loom-control-unit': {
+      decision: 'from-donor',
+      note: 'Control unit behind the glove box, loom through the old grommet',
+    },
+    'fuel-feed': { decision: 'adapt', note: 'Low side stays; filter head from the donor', priceCents: 2_400 },
+  };
+  const crew = new Crew(
+    'tug',
+    {
+      id: idFrom('tug'),
+      createdAt: '2026-11-09T07:00:00.000Z',
+      revision: 1,
+      title: 'Tug 2: newer diesel from a wreck',
+      machine: 'Holmgate Hauler, baggage tug no. 2',
+      reason: 'swap',
+      crew: ['Ruth', 'Tobias'],
+      note: 'No more injection pumps to be had. Common rail goes in, gearbox and transfer box with it.',
+      dueOn: '2027-01-15',
+      ...surveyed,
+      plan: { ...surveyed.plan, ...swapWork(interfacesOf(...sides), decisions) },
+      swap: {
+        donor,
+        found: {
+          impact: 'side',
+          intake: 'clean',
+          'front-cover': 'whole',
+          pulley: 'true',
+          harness: 'whole',
+          mounts: 'torn',
+          turns: 'even',
+          oil: 'black',
+          ran: 'ran',
+          distance: 'middle',
+          underside: 'damp',
+        },
+        decisions,
+        pulled: {
+          'forgotten-1': { got: true },
+          'forgotten-2': { got: true },
+          'forgotten-3': { got: true, note: 'cut with a hand of lead' },
+          engine: { got: true, priceCents: 98_000, coreChargeCents: 15_000 },
+          gearbox: { got: true },
+          starter: { got: true, fit: 'same' },
+          alternator: { got: false, fit: 'from-host', note: 'ours is new' },
+        },
+      },
+    },
+    '2026-11-09',
+  );
+  crew.workUntil((state) => stopOf(state) === 'bench');
+  crew.write('Ruth', 5, {
+    kind: 'part-needed',
+    need: idFrom('tug mounts'),
+    name: 'Engine mount rubber',
+    quantity: 2,
+    reason: 'Donor’s are torn',
   });
+  crew.write('Tobias', 8, {
+    kind: 'noted',
+    text: 'Exhaust flange of the donor is 5 mm wider. New gasket cut, holes filed.',
+  });
+  return crew;
 }
 
 function loader() {
@@ -257,10 +381,10 @@ function tender() {
   return crew;
 }
 
-for (const crew of [minibus(), deicer(), sweeper(), loader(), tender()]) {
+for (const crew of [minibus(), deicer(), sweeper(), tug(), loader(), tender()]) {
   const bundle = {
     format: 'brisk-ledger-job',
-    version: 1,
+    version: 2,
     exportedAt: '2026-11-21T08:00:00.000Z',
     job: crew.job,
     ledgerLength: crew.entries.length,

@@ -5,12 +5,14 @@ import { count, list, LONGEST, oneOf, record, time } from './fields.js';
 import { jobSchema, type Job } from './job.js';
 
 export const BUNDLE_FORMAT = 'brisk-ledger-job';
-export const BUNDLE_VERSION = 1;
+/** Version 2 added the survey, the revision and the swap of a job; version 1 is still read. */
+export const BUNDLE_VERSION = 2;
+const OLDEST_READ = 1;
 
 /** One job in one file: its plan, its ledger, and how long that ledger is, so that a file cut short is noticed. */
 export interface Bundle {
   readonly format: typeof BUNDLE_FORMAT;
-  readonly version: typeof BUNDLE_VERSION;
+  readonly version: number;
   readonly exportedAt: string;
   readonly job: Job;
   readonly ledgerLength: number;
@@ -19,7 +21,7 @@ export interface Bundle {
 
 export const bundleSchema = record({
   format: oneOf([BUNDLE_FORMAT] as const),
-  version: count(BUNDLE_VERSION, BUNDLE_VERSION),
+  version: count(BUNDLE_VERSION, OLDEST_READ),
   exportedAt: time(),
   job: jobSchema as Schema<Job>,
   ledgerLength: count(LONGEST.ledger),

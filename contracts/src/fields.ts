@@ -1,5 +1,5 @@
 import './wording.js';
-import { array, number, object, string, type ObjectShape } from 'yup';
+import { array, mixed, number, object, string, ValidationError, type ObjectShape, type Schema } from 'yup';
 
 /** Lengths that keep a screen readable and a hostile client small. */
 export const LONGEST = { name: 120, text: 2_000, id: 80, list: 600, ledger: 50_000 } as const;
@@ -44,3 +44,27 @@ export const amount = (most: number, least = 0) => number().min(least).max(most)
 /** A list of at most `most`. */
 export const list = <Item extends Parameters<typeof array>[0]>(item: Item, most: number = LONGEST.list) =>
   array(item).max(most).required();
+
+/** A record whose keys are ids of ours and whose values are all alike: at most `most` of them. */
+export const mapOf = <Value>(value: Schema<Value>, most: number = LONGEST.list) =>
+  mixed<Readonly<Record<string, Value>>>((given): given is Readonly<Record<string, Value>> => {
+    return typeof given === 'object' && given !== null && !Array.isArray(given);
+  })
+    .typeError(({ path }: { readonly path: string }) => `${path} has to be a record.`)
+    .test('values', (given, context) => {
+      const entries = Object.entries(given ?? {});
+      if (entries.length > most)
+        return context.createError({ message: `${context.path} has too many: ${most} at most.` });
+      for (const [key, one] of entries) {
+        if (!/^[\w.:-]{1,80}$/.test(key))
+          return context.createError({ message: `${context.path} has a key that is no id: “${key.slice(0, 80)}”.` });
+        try {
+          value.validateSync(one, { strict: true });
+        } catch (error) {
+          if (!(error instanceof ValidationError)) throw error;
+          const path = `${context.path}.${key}`;
+          return context.createError({ path, message: error.message.replace(/^this\b/, path) });
+        }
+      }
+      return true;
+    });

@@ -1,9 +1,10 @@
 import type { JobPlan } from '@brisk/core/connection-map';
 import type { LedgerEntry, Stop } from '@brisk/core/ledger';
-import { string, type Schema } from 'yup';
+import { number, string, type Schema } from 'yup';
 import { entrySchema } from './entry.js';
 import { count, id, list, name, oneOf, optionalText, record, time, uuid } from './fields.js';
 import { jobPlanSchema } from './map.js';
+import { choicesSchema, swapSchema, type Choices, type Swap } from './swap.js';
 
 /** Why the powerpack comes out. */
 export const JOB_REASONS = ['same-back', 'exchange', 'swap'] as const;
@@ -21,17 +22,37 @@ const headShape = {
     .optional(),
 };
 
-/** A job as the survey makes it: the server copies the layout’s map into it. */
+/**
+ * A job as the survey makes it: the server composes the layout’s map with the choices, or copies the shop’s own
+ * template, and keeps what nobody knew to be looked at.
+ */
 export const newJobSchema = record({
   ...headShape,
   layout: id(),
+  /** The shop’s own template to begin from, instead of the layout as it usually is. */
+  template: string()
+    .matches(/^[\w-]+$/, { excludeEmptyString: true })
+    .max(80)
+    .optional(),
+  choices: choicesSchema().optional().default(undefined),
+  unsure: list(id(), 40).optional().default(undefined),
   powerpack: id(),
   route: id(),
 }) as unknown as Schema<NewJob>;
-export interface NewJob extends Omit<Job, 'createdAt' | 'plan'> {
+export interface NewJob extends Omit<Job, 'createdAt' | 'plan' | 'revision' | 'survey' | 'swap'> {
   readonly layout: string;
+  readonly template?: string;
+  readonly choices?: Choices;
+  readonly unsure?: readonly string[];
   readonly powerpack: string;
   readonly route: string;
+}
+
+/** What a job’s map came from. */
+export interface SurveyRecord {
+  readonly layout: string;
+  readonly template?: string;
+  readonly choices: Choices;
 }
 
 /** A job with its own map. The ledger comes beside it. */
@@ -45,8 +66,42 @@ export interface Job {
   readonly dueOn?: string;
   readonly createdAt: string;
   readonly plan: JobPlan;
+  /** Counts the changes of plan, survey and swap; absent in jobs older than editing, which are at their first. */
+  readonly revision?: number;
+  readonly survey?: SurveyRecord;
+  readonly swap?: Swap;
 }
-export const jobSchema = record({ ...headShape, createdAt: time(), plan: jobPlanSchema }) as unknown as Schema<Job>;
+const planningShape = {
+  plan: jobPlanSchema,
+  survey: record({
+    layout: id(),
+    template: string().max(80).optional(),
+    choices: choicesSchema(),
+  })
+    .optional()
+    .default(undefined),
+  swap: swapSchema.optional().default(undefined),
+};
+export const jobSchema = record({
+  ...headShape,
+  createdAt: time(),
+  revision: number().integer().min(1).max(10_000_000).optional(),
+  ...planningShape,
+}) as unknown as Schema<Job>;
+
+/** Which revision of its planning `job` is at. */
+export function revisionOf({ revision }: Pick<Job, 'revision'>): number {
+  return revision ?? 1;
+}
+
+/** New planning data for a job, made from revision `revision` of it. */
+export const planningSchema = record({
+  revision: count(10_000_000, 1),
+  ...planningShape,
+}) as unknown as Schema<Planning>;
+export interface Planning extends Pick<Job, 'plan' | 'survey' | 'swap'> {
+  readonly revision: number;
+}
 
 /** A job with everything needed to fold it. `entries[i]` stands at position i + 1. */
 export interface JobWithLedger {
@@ -74,6 +129,12 @@ export interface JobSummary {
   readonly minutesLeft: number;
   readonly position: number;
   readonly lastEntryAt?: string;
+}
+
+/** What came after a position, and which revision of the planning it belongs to. */
+export interface LedgerTail {
+  readonly entries: readonly LedgerEntry[];
+  readonly revision: number;
 }
 
 /** A layout to start a job from. */

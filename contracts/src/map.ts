@@ -158,4 +158,19 @@ export const jobPlanSchema = record({
   map: connectionMapSchema as Schema<ConnectionMap>,
   powerpack: id(),
   route: id(),
+  lookAt: list(record({ about: id(), question: text(), taken: text() }), 100)
+    .optional()
+    .default(undefined),
+  adaptations: list(
+    record({
+      id: id(),
+      title: text(),
+      minutes: minutes(),
+      connection: string().max(80).optional(),
+      tip: optionalText(),
+    }),
+  )
+    .optional()
+    .default(undefined),
+  leftOff: list(id()).optional().default(undefined),
 }) as unknown as Schema<JobPlan>;

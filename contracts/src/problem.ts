@@ -7,6 +7,7 @@ export const PROBLEMS = [
   'too-large',
   'not-found',
   'stale-position',
+  'stale-revision',
   'id-used',
   'refused',
   'exists',
@@ -30,6 +31,8 @@ export interface Problem {
   readonly errors?: readonly FieldError[];
   /** With `stale-position`: where the ledger stands. */
   readonly position?: number;
+  /** With `stale-revision`: which revision stands. */
+  readonly revision?: number;
 }
 
 /** A value that fits, or every field at fault. */

@@ -9,6 +9,8 @@ import { security } from './http/security.js';
 import { webFiles } from './http/web-files.js';
 import { JobStore } from './jobs/job-store.js';
 import { jobRoutes } from './jobs/routes.js';
+import { shopRoutes } from './shop/routes.js';
+import { ShopStore } from './shop/shop-store.js';
 
 /** What the application works with; the clock is passed in. */
 export interface AppParts {
@@ -47,7 +49,9 @@ export function appOf({ database, logger, host, webFolder, now, closing }: AppPa
   app.get('/api/openapi.json', (_request, response) => {
     response.json(document);
   });
-  app.use('/api', jobRoutes(new JobStore(database, now), now));
+  const shop = new ShopStore(database, now);
+  app.use('/api', jobRoutes(new JobStore(database, now), shop, now));
+  app.use('/api', shopRoutes(shop));
   app.use('/api', nothingHere);
   app.use(webFiles(webFolder));
   app.use(nothingHere);

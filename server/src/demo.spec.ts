@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { bundleSchema, type Bundle } from '@brisk/contracts/bundle';
 import { check } from '@brisk/contracts/problem';
 import { foldLedger, openItems, replay, startOf, stopOf, type JobState } from '@brisk/core/ledger';
-import { layoutOf } from '@brisk/core/layouts';
+import { compose, templateOf } from '@brisk/core/layouts';
 
 const folder = join(process.cwd(), 'demo/larkmoor');
 const bundles = readdirSync(folder).map(
@@ -13,7 +13,8 @@ const bundles = readdirSync(folder).map(
 describe.each(bundles)('the demo bundle %s', (_file, bundle) => {
   it('is in our own format, on the layout we ship, and could have been recorded', () => {
     expect(check(bundleSchema, bundle)).toEqual({ value: bundle });
-    expect(bundle.job.plan.map).toEqual(layoutOf(bundle.job.plan.map.layout));
+    const { layout, choices } = bundle.job.survey ?? { layout: '', choices: {} };
+    expect(bundle.job.plan.map).toEqual(compose(templateOf(layout), choices));
     expect(replay(startOf(bundle.job.plan), bundle.ledger).refused).toBeUndefined();
     expect(bundle.ledger).toHaveLength(bundle.ledgerLength);
   });

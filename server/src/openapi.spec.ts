@@ -20,11 +20,15 @@ describe('the OpenAPI document', () => {
     expect(Object.keys(document.paths).sort()).toEqual([
       '/api/bundles',
       '/api/health',
+      '/api/inspection-sheet',
       '/api/jobs',
       '/api/jobs/{job}',
       '/api/jobs/{job}/bundle',
       '/api/jobs/{job}/ledger',
+      '/api/jobs/{job}/planning',
       '/api/layouts',
+      '/api/templates',
+      '/api/templates/{template}',
     ]);
     for (const kind of Object.keys(ENTRY_SCHEMAS))
       expect(document.components.schemas).toHaveProperty([`Entry.${kind}`]);

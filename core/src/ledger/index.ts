@@ -33,3 +33,4 @@ export {
   type Stop,
 } from './reading.js';
 export { nextUp, possibleNow, runSheet, type NextUp, type RunSheet } from './run-sheet.js';
+export { lostBy } from './plan-change.js';

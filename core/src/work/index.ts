@@ -29,13 +29,14 @@ export interface Work extends PrecedenceGraph {
 }
 
 /**
- * All work of `plan`, with the connections `found` while working laid onto its map. Throws `MapError` and
+ * All work of `plan`, with the connections `found` while working laid onto its map, unless it has them by now. Throws `MapError` and
  * `CyclicMapError` as the teardown does.
  */
 export function workOf(plan: JobPlan, found: readonly Connection[] = []): Work {
+  const known = new Set(plan.map.connections.map(({ id }) => id));
   const whole: JobPlan = {
     ...plan,
-    map: { ...plan.map, connections: [...plan.map.connections, ...found] },
+    map: { ...plan.map, connections: [...plan.map.connections, ...found.filter(({ id }) => !known.has(id))] },
   };
   const teardown = teardownOf(whole);
   const refit = refitOf(whole, teardown);

@@ -4,7 +4,8 @@ import { LibSqlDriver, MikroORM, type SqlEntityManager } from '@mikro-orm/libsql
 import { Migrator } from '@mikro-orm/migrations';
 import { lockFolder } from './instance-lock.js';
 import { JobsAndLedger } from './migrations/2026-11-23-jobs-and-ledger.js';
-import { EntryRows, JobRows } from './rows.js';
+import { ShopDocuments } from './migrations/2026-11-23-shop-documents.js';
+import { EntryRows, JobRows, ShopDocumentRows } from './rows.js';
 
 /** The shop’s data, open and brought up to the present schema. */
 export interface OpenDatabase {
@@ -28,10 +29,13 @@ export async function openDatabase(folder: string): Promise<OpenDatabase> {
     const orm = await MikroORM.init({
       driver: LibSqlDriver,
       dbName: join(folder, DATABASE_FILE),
-      entities: [JobRows, EntryRows],
+      entities: [JobRows, EntryRows, ShopDocumentRows],
       extensions: [Migrator],
       migrations: {
-        migrationsList: [{ name: '2026-11-23-jobs-and-ledger', class: JobsAndLedger }],
+        migrationsList: [
+          { name: '2026-11-23-jobs-and-ledger', class: JobsAndLedger },
+          { name: '2026-11-23-shop-documents', class: ShopDocuments },
+        ],
         snapshot: false,
         silent: true,
       },

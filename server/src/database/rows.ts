@@ -45,3 +45,24 @@ export const EntryRows = new EntitySchema<EntryRow>({
     document: { type: 'text' },
   },
 });
+
+/** Something the shop keeps, as stored. */
+export interface ShopDocumentRow {
+  id: string;
+  kind: string;
+  revision: number;
+  updatedAt: string;
+  document: string;
+}
+
+export const ShopDocumentRows = new EntitySchema<ShopDocumentRow>({
+  name: 'ShopDocumentRow',
+  tableName: 'shop_document',
+  properties: {
+    id: { type: 'string', primary: true },
+    kind: { type: 'string' },
+    revision: { type: 'integer' },
+    updatedAt: { type: 'string' },
+    document: { type: 'text' },
+  },
+});

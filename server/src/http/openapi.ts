@@ -1,7 +1,8 @@
 import { bundleSchema } from '@brisk/contracts/bundle';
 import { ENTRY_SCHEMAS } from '@brisk/contracts/entry';
-import { jobSchema, newJobSchema } from '@brisk/contracts/job';
+import { jobSchema, newJobSchema, planningSchema } from '@brisk/contracts/job';
 import { PROBLEMS } from '@brisk/contracts/problem';
+import { inspectionSheetSchema, shopTemplateSchema } from '@brisk/contracts/shop';
 import { convertSchema } from '@sodaru/yup-to-json-schema';
 import type { Schema } from 'yup';
 
@@ -15,6 +16,7 @@ const problem = (description: string): Json => ({
   content: { 'application/problem+json': { schema: ref('Problem') } },
 });
 const jobParameter: Json = { name: 'job', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } };
+const templateParameter: Json = { name: 'template', in: 'path', required: true, schema: { type: 'string' } };
 
 /** A Yup record as JSON Schema; the ledger inside it refers to the entry kinds, which are listed on their own. */
 function converted(schema: Schema, replace: Readonly<Record<string, Json>> = {}): Json {
@@ -93,6 +95,59 @@ export function openApiDocument(): Json {
           },
         },
       },
+      '/api/jobs/{job}/planning': {
+        put: {
+          summary: 'Change the map, the answers or the swap of a job, from the revision the sender knew',
+          parameters: [jobParameter],
+          requestBody: { required: true, content: jsonOf(ref('Planning')) },
+          responses: {
+            200: answer('The job as it is now.', ref('Job')),
+            404: problem('No such job.'),
+            409: problem('Somebody changed it meanwhile.'),
+            422: problem('It is not right, or something recorded already would be lost.'),
+          },
+        },
+      },
+      '/api/templates': {
+        get: { summary: 'The shop’s own templates', responses: { 200: answer('All templates.', { type: 'array' }) } },
+      },
+      '/api/templates/{template}': {
+        get: {
+          summary: 'One template with its map',
+          parameters: [templateParameter],
+          responses: { 200: answer('The template.', ref('ShopTemplate')), 404: problem('No such template.') },
+        },
+        put: {
+          summary: 'Keep a template, from the revision the sender knew; nought for a new one',
+          parameters: [templateParameter],
+          requestBody: { required: true, content: jsonOf(ref('ShopTemplate')) },
+          responses: {
+            200: answer('The template as it is now.', ref('ShopTemplate')),
+            409: problem('Somebody changed it meanwhile.'),
+            422: problem('It is not right.'),
+          },
+        },
+        delete: {
+          summary: 'Forget a template; jobs begun from it keep their map',
+          parameters: [templateParameter],
+          responses: { 204: { description: 'It is gone.' } },
+        },
+      },
+      '/api/inspection-sheet': {
+        get: {
+          summary: 'How the shop weighs a donor',
+          responses: { 200: answer('The sheet.', ref('InspectionSheet')) },
+        },
+        put: {
+          summary: 'Weigh differently, from the revision the sender knew',
+          requestBody: { required: true, content: jsonOf(ref('InspectionSheet')) },
+          responses: {
+            200: answer('The sheet as it is now.', ref('InspectionSheet')),
+            409: problem('Somebody changed it meanwhile.'),
+            422: problem('It is not right.'),
+          },
+        },
+      },
       '/api/jobs/{job}/bundle': {
         get: {
           summary: 'The job in one file',
@@ -128,6 +183,9 @@ export function openApiDocument(): Json {
         },
         NewJob: converted(newJobSchema),
         Job: converted(jobSchema),
+        Planning: converted(planningSchema),
+        ShopTemplate: converted(shopTemplateSchema),
+        InspectionSheet: converted(inspectionSheetSchema),
         Bundle: converted(bundleSchema, { job: ref('Job'), ledger }),
         Problem: {
           type: 'object',
@@ -138,6 +196,7 @@ export function openApiDocument(): Json {
             status: { type: 'integer' },
             detail: { type: 'string' },
             position: { type: 'integer' },
+            revision: { type: 'integer' },
             errors: {
               type: 'array',
               items: { type: 'object', properties: { field: { type: 'string' }, words: { type: 'string' } } },

@@ -8,6 +8,7 @@ const STATUS: Readonly<Record<ProblemKind, number>> = {
   'too-large': 413,
   'not-found': 404,
   'stale-position': 409,
+  'stale-revision': 409,
   'id-used': 409,
   refused: 422,
   exists: 409,
@@ -22,6 +23,7 @@ const TITLE: Readonly<Record<ProblemKind, string>> = {
   'too-large': 'It is too large',
   'not-found': 'It is not here',
   'stale-position': 'Somebody was quicker',
+  'stale-revision': 'Somebody was quicker',
   'id-used': 'That id is taken',
   refused: 'Not now',
   exists: 'It is here already',
@@ -36,7 +38,11 @@ export class ProblemError extends Error {
   constructor(
     readonly kind: ProblemKind,
     detail: string,
-    readonly more: { readonly errors?: readonly FieldError[]; readonly position?: number } = {},
+    readonly more: {
+      readonly errors?: readonly FieldError[];
+      readonly position?: number;
+      readonly revision?: number;
+    } = {},
   ) {
     super(detail);
   }

@@ -2,8 +2,24 @@ import { isDeepStrictEqual } from 'node:util';
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import type { SqlEntityManager } from '@mikro-orm/libsql';
 import type { Bundle } from '@brisk/contracts/bundle';
-import type { Append, Appended, Job, JobWithLedger } from '@brisk/contracts/job';
-import { canApply, extend, foldLedger, replay, startOf, type JobState, type LedgerEntry } from '@brisk/core/ledger';
+import {
+  revisionOf,
+  type Append,
+  type Appended,
+  type Job,
+  type JobWithLedger,
+  type Planning,
+} from '@brisk/contracts/job';
+import {
+  canApply,
+  extend,
+  foldLedger,
+  lostBy,
+  replay,
+  startOf,
+  type JobState,
+  type LedgerEntry,
+} from '@brisk/core/ledger';
 import type { OpenDatabase } from '../database/open.js';
 import { EntryRows, JobRows } from '../database/rows.js';
 import { ProblemError } from '../http/problem.js';
@@ -88,30 +104,61 @@ export class JobStore {
   async takeIn({ job, ledger }: Bundle): Promise<{ readonly job: Job; readonly written: number }> {
     return this.#inTurn(job.id, async () => {
       const stored = await this.find(job.id);
-      if (stored) {
-        const live = this.#live.get(job.id) ?? (await this.load(job.id));
-        const shared = Math.min(live.state.position, ledger.length);
-        const same =
-          isDeepStrictEqual(plain(stored), plain(job)) &&
-          isDeepStrictEqual(plain(live.state.entries.slice(0, shared)), plain(ledger.slice(0, shared)));
-        if (!same)
-          throw new ProblemError(
-            'exists',
-            `“${stored.title}” is here already and tells a different story. Nothing was changed.`,
-          );
-        const newer = ledger.slice(shared);
-        if (newer.length > 0) await this.write(live, newer);
-        return { job: stored, written: newer.length };
-      }
-      const { refused } = replay(startOf(job.plan), ledger);
-      if (refused)
-        throw new ProblemError(
-          'refused',
-          `Entry ${refused.index + 1} of the ledger (${refused.entry.kind}) does not follow from what comes before it: ${refused.refusals[0]?.words ?? ''} Nothing was taken in.`,
-        );
+      if (stored) return this.mergeIn(stored, job, ledger);
+      refuseUnfollowed(job, ledger);
       await this.insert(job, ledger);
       return { job, written: ledger.length };
     });
+  }
+
+  /**
+   * Takes new planning data made from the revision the sender knew. The same again is answered the same. Throws
+   * `stale-revision`, and `refused` where something recorded already would be lost.
+   */
+  async replan(id: string, { revision, ...planning }: Planning): Promise<Job> {
+    return this.#inTurn(id, async () => {
+      const live = this.#live.get(id) ?? (await this.load(id));
+      const { plan: _plan, survey: _survey, swap: _swap, ...head } = live.job;
+      const job: Job = { ...head, ...planning, revision: revision + 1 };
+      const stands = revisionOf(live.job);
+      if (stands === revision + 1 && isDeepStrictEqual(plain(live.job), plain(job))) return live.job;
+      if (stands !== revision)
+        throw new ProblemError(
+          'stale-revision',
+          'Somebody else changed the map of this job meanwhile. Nothing was written; look at theirs and do yours again.',
+          { revision: stands },
+        );
+      await this.putPlanning(live, job);
+      return job;
+    });
+  }
+
+  private async putPlanning({ state, positions }: LiveJob, job: Job): Promise<void> {
+    const [lost] = lostBy(state, job.plan);
+    if (lost !== undefined) throw new ProblemError('refused', `${lost} Nothing was changed.`);
+    await this.database.fork().nativeUpdate(JobRows, { id: job.id }, { document: JSON.stringify(job) });
+    this.#live.set(job.id, { job, state: foldLedger(job.plan, state.entries), positions });
+  }
+
+  /** A bundle of a job that is here: its newer planning and the entries that came after ours, where the rest agrees. */
+  private async mergeIn(stored: Job, job: Job, ledger: readonly LedgerEntry[]) {
+    const live = this.#live.get(job.id) ?? (await this.load(job.id));
+    const shared = Math.min(live.state.position, ledger.length);
+    const newerPlan = revisionOf(job) > revisionOf(stored);
+    const told = newerPlan ? { ...job, ...planningOf(stored) } : job;
+    const olderPlan = revisionOf(job) < revisionOf(stored);
+    const same =
+      isDeepStrictEqual(plain(olderPlan ? { ...told, ...planningOf(stored) } : told), plain(stored)) &&
+      isDeepStrictEqual(plain(live.state.entries.slice(0, shared)), plain(ledger.slice(0, shared)));
+    if (!same)
+      throw new ProblemError(
+        'exists',
+        `“${stored.title}” is here already and tells a different story. Nothing was changed.`,
+      );
+    if (newerPlan) await this.putPlanning(live, job);
+    const newer = ledger.slice(shared);
+    if (newer.length > 0) await this.write(this.#live.get(job.id) ?? live, newer);
+    return { job: newerPlan ? job : stored, written: newer.length };
   }
 
   private isKnown({ state, positions }: LiveJob, entry: LedgerEntry): boolean {
@@ -193,6 +240,29 @@ export class JobStore {
     const row = await this.database.fork().findOne(JobRows, { id });
     return row ? (JSON.parse(row.document) as Job) : undefined;
   }
+}
+
+/** The planning data of a job, absent where it is absent. */
+function planningOf({ plan, survey, swap, revision }: Job) {
+  return { plan, survey, swap, revision };
+}
+
+/**
+ * Refuses a ledger that does not follow from the plan it comes with. Where the plan was changed while the work went on,
+ * the order of what was done before the change cannot be held against it; that nothing is lost by it can.
+ */
+function refuseUnfollowed(job: Job, ledger: readonly LedgerEntry[]): void {
+  if (revisionOf(job) > 1) {
+    const [lost] = lostBy(foldLedger(job.plan, ledger), job.plan);
+    if (lost !== undefined) throw new ProblemError('refused', `${lost} Nothing was taken in.`);
+    return;
+  }
+  const { refused } = replay(startOf(job.plan), ledger);
+  if (refused)
+    throw new ProblemError(
+      'refused',
+      `Entry ${refused.index + 1} of the ledger (${refused.entry.kind}) does not follow from what comes before it: ${refused.refusals[0]?.words ?? ''} Nothing was taken in.`,
+    );
 }
 
 /** Rows in one insert, within what SQLite takes as parameters. */

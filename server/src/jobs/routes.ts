@@ -1,29 +1,33 @@
 import { BUNDLE_FORMAT, BUNDLE_VERSION, bundleSchema, notOurBundle, type Bundle } from '@brisk/contracts/bundle';
-import { appendSchema, newJobSchema, type Job, type LayoutSummary } from '@brisk/contracts/job';
-import { MapError, problemsOf } from '@brisk/core/connection-map';
-import { LAYOUTS, layoutOf } from '@brisk/core/layouts';
+import {
+  appendSchema,
+  newJobSchema,
+  planningSchema,
+  revisionOf,
+  type Job,
+  type LayoutSummary,
+  type LedgerTail,
+  type NewJob,
+} from '@brisk/contracts/job';
+import type { ShopTemplate } from '@brisk/contracts/shop';
+import { MapError, problemsOf, type ConnectionMap } from '@brisk/core/connection-map';
+import { completed, compose, OPTION_IDS, TEMPLATES, templateOf, usualMap, type OptionId } from '@brisk/core/layouts';
+import { lookAtOf } from '@brisk/core/survey';
 import { workOf } from '@brisk/core/work';
 import { Router, type Request } from 'express';
 import { bodyOf, jsonBody, LARGEST_BODY, LARGEST_BUNDLE } from '../http/body.js';
 import { badInput, ProblemError } from '../http/problem.js';
+import type { ShopStore } from '../shop/shop-store.js';
 import type { JobStore } from './job-store.js';
 import { summaryOf } from './summary.js';
 
 /** Jobs, their ledgers and their bundles. */
-export function jobRoutes(store: JobStore, now: () => Date): Router {
+export function jobRoutes(store: JobStore, shop: ShopStore, now: () => Date): Router {
   const router = Router();
+  const layouts = TEMPLATES.map(({ layout }) => summaryOfLayout(layout));
 
   router.get('/layouts', (_request, response) => {
-    response.json(
-      LAYOUTS.map(({ layout, name, parts, connections, powerpacks, routes }): LayoutSummary => ({
-        layout,
-        name,
-        parts: parts.length,
-        connections: connections.length,
-        powerpacks: powerpacks.map((powerpack) => ({ id: powerpack.id, name: powerpack.name })),
-        routes: routes.map((route) => ({ id: route.id, name: route.name })),
-      })),
-    );
+    response.json(layouts);
   });
 
   router.get('/jobs', async (_request, response) => {
@@ -32,10 +36,16 @@ export function jobRoutes(store: JobStore, now: () => Date): Router {
   });
 
   router.post('/jobs', ...jsonBody(LARGEST_BODY), async (request, response) => {
-    const { layout, powerpack, route, ...head } = bodyOf(newJobSchema, request);
-    const map = layoutOf(layout);
-    if (!map) badInput([{ field: 'layout', words: `There is no layout called “${layout}”.` }]);
-    const job: Job = { ...head, createdAt: now().toISOString(), plan: { map, powerpack, route } };
+    const { layout, template, choices, unsure, powerpack, route, ...head } = bodyOf(newJobSchema, request);
+    const surveyed = await mapFor(shop, { layout, template, choices, unsure });
+    const { map, lookAt, survey } = surveyed;
+    const job: Job = {
+      ...head,
+      createdAt: now().toISOString(),
+      revision: 1,
+      plan: { map, powerpack, route, ...(lookAt.length > 0 ? { lookAt } : {}) },
+      survey,
+    };
     refuseUnworkable(job);
     response.status(201).json(await store.create(JSON.parse(JSON.stringify(job)) as Job));
   });
@@ -48,12 +58,20 @@ export function jobRoutes(store: JobStore, now: () => Date): Router {
     const after = Number(request.query['after'] ?? 0);
     if (!Number.isInteger(after) || after < 0)
       badInput([{ field: 'after', words: 'after has to be a position: nought or a whole number above.' }]);
-    const { entries } = await store.withLedger(jobIn(request), after);
-    response.json({ entries });
+    const { job, entries } = await store.withLedger(jobIn(request), after);
+    const tail: LedgerTail = { entries, revision: revisionOf(job) };
+    response.json(tail);
   });
 
   router.post('/jobs/:job/ledger', ...jsonBody(LARGEST_BODY), async (request, response) => {
     response.json(await store.append(jobIn(request), bodyOf(appendSchema, request)));
+  });
+
+  router.put('/jobs/:job/planning', ...jsonBody(LARGEST_BODY), async (request, response) => {
+    const planning = bodyOf(planningSchema, request);
+    refuseProblems(planning.plan.map, 'plan.map');
+    refuseUnworkable(planning);
+    response.json(await store.replan(jobIn(request), planning));
   });
 
   router.get('/jobs/:job/bundle', async (request, response) => {
@@ -81,9 +99,7 @@ export function jobRoutes(store: JobStore, now: () => Date): Router {
           words: `The bundle was cut short: it says ${bundle.ledgerLength} entries and holds ${bundle.ledger.length}.`,
         },
       ]);
-    const problems = problemsOf(bundle.job.plan.map);
-    if (problems.length > 0)
-      badInput(problems.slice(0, 20).map(({ at, words }) => ({ field: `job.plan.map: ${at}`, words })));
+    refuseProblems(bundle.job.plan.map, 'job.plan.map');
     refuseUnworkable(bundle.job);
     const { job, written } = await store.takeIn(bundle);
     response.status(201).json({ id: job.id, title: job.title, written });
@@ -96,8 +112,58 @@ function jobIn(request: Request): string {
   return String(request.params['job']);
 }
 
+function refuseProblems(map: ConnectionMap, field: string): void {
+  const problems = problemsOf(map);
+  if (problems.length > 0)
+    badInput(problems.slice(0, 20).map(({ at, words }) => ({ field: `${field}: ${at}`, words })));
+}
+
+/** The map a new job begins with: the shop’s own template, or the layout composed with the choices. */
+async function mapFor(
+  shop: ShopStore,
+  { layout, template, choices = {}, unsure = [] }: Pick<NewJob, 'layout' | 'template' | 'choices' | 'unsure'>,
+) {
+  if (template !== undefined) {
+    const kept = await shop.find<ShopTemplate>('template', template);
+    if (!kept) badInput([{ field: 'template', words: 'That template of the shop is not here any more.' }]);
+    const { map, choices: chosen, layout: from } = kept.document;
+    return { map, lookAt: [], survey: { layout: from, template, choices: chosen } };
+  }
+  try {
+    const found = templateOf(layout);
+    const known = Object.keys(choices).find((option) => !isOption(option));
+    if (known !== undefined) badInput([{ field: 'choices', words: `There is no question “${known}”.` }]);
+    const chosen = completed(found, choices);
+    const map = compose(found, chosen);
+    return {
+      map,
+      lookAt: lookAtOf(unsure.filter(isOption), chosen),
+      survey: { layout, choices: chosen as Readonly<Record<string, string>> },
+    };
+  } catch (error) {
+    if (!(error instanceof MapError)) throw error;
+    badInput([{ field: choices && Object.keys(choices).length > 0 ? 'choices' : 'layout', words: error.message }]);
+  }
+}
+
+function isOption(option: string): option is OptionId {
+  return OPTION_IDS.some((one) => one === option);
+}
+
+function summaryOfLayout(layout: string): LayoutSummary {
+  const { name, parts, connections, powerpacks, routes } = usualMap(layout);
+  return {
+    layout,
+    name,
+    parts: parts.length,
+    connections: connections.length,
+    powerpacks: powerpacks.map((powerpack) => ({ id: powerpack.id, name: powerpack.name })),
+    routes: routes.map((route) => ({ id: route.id, name: route.name })),
+  };
+}
+
 /** A map that cannot be worked (a loop, an unknown powerpack) is refused before it is stored. */
-function refuseUnworkable({ plan }: Job): void {
+function refuseUnworkable({ plan }: Pick<Job, 'plan'>): void {
   try {
     workOf(plan);
   } catch (error) {

@@ -47,9 +47,29 @@ export class TestServer {
 
   /** Posts `body` as JSON, or a string as it is. */
   async post<Body = Problem>(path: string, body: unknown, headers: Record<string, string> = {}): Promise<Answer<Body>> {
+    return this.send('POST', path, body, headers);
+  }
+
+  /** Puts `body` as JSON, or a string as it is. */
+  async put<Body = Problem>(path: string, body: unknown, headers: Record<string, string> = {}): Promise<Answer<Body>> {
+    return this.send('PUT', path, body, headers);
+  }
+
+  async delete(path: string): Promise<Answer> {
+    return answerOf(
+      await fetch(this.address + path, { method: 'DELETE', headers: { 'content-type': 'application/json' } }),
+    );
+  }
+
+  private async send<Body>(
+    method: string,
+    path: string,
+    body: unknown,
+    headers: Record<string, string>,
+  ): Promise<Answer<Body>> {
     return answerOf(
       await fetch(this.address + path, {
-        method: 'POST',
+        method,
         headers: { 'content-type': 'application/json', ...headers },
         body: typeof body === 'string' ? body : JSON.stringify(body),
       }),

@@ -8,7 +8,30 @@ export const routes: Routes = [
     path: 'jobs/:job',
     loadComponent: () => import('./job/job-shell').then((m) => m.JobShell),
     children: [
-      { path: 'survey', title: 'Survey', loadComponent: () => import('./survey/survey').then((m) => m.Survey) },
+      {
+        path: 'survey',
+        loadComponent: () => import('./survey/survey').then((m) => m.Survey),
+        children: [
+          {
+            path: '',
+            pathMatch: 'full',
+            title: 'Survey',
+            loadComponent: () => import('./survey/survey-map').then((m) => m.SurveyMap),
+          },
+          {
+            path: 'files',
+            title: 'Files of the map',
+            loadComponent: () => import('./exchange/files').then((m) => m.Files),
+          },
+          { path: 'donor', title: 'Donor', loadComponent: () => import('./donor/donor').then((m) => m.DonorView) },
+          { path: 'joints', title: 'Joints', loadComponent: () => import('./donor/joints').then((m) => m.Joints) },
+          {
+            path: 'pull',
+            title: 'Pull list',
+            loadComponent: () => import('./donor/pull-list').then((m) => m.PullList),
+          },
+        ],
+      },
       { path: 'plan', title: 'Plan', loadComponent: () => import('./plan/plan').then((m) => m.Plan) },
       { path: 'strip', title: 'Strip', loadComponent: () => import('./strip/strip').then((m) => m.Strip) },
       { path: 'lift', title: 'Lift', loadComponent: () => import('./lift/lift').then((m) => m.Lift) },

@@ -1,6 +1,17 @@
 import { HttpErrorResponse } from '@angular/common/http';
-import type { Append, Appended, Job, JobSummary, JobWithLedger, LayoutSummary, NewJob } from '@brisk/contracts/job';
+import type {
+  Append,
+  Appended,
+  Job,
+  JobSummary,
+  JobWithLedger,
+  LedgerTail,
+  NewJob,
+  Planning,
+} from '@brisk/contracts/job';
 import type { Problem, ProblemKind } from '@brisk/contracts/problem';
+import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep } from '@brisk/contracts/shop';
+import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
 import { usualMap } from '@brisk/core/layouts';
 import type { EntryBody, LedgerEntry } from '@brisk/core/ledger';
 import { defer, of, throwError, type Observable } from 'rxjs';
@@ -33,12 +44,28 @@ export function theirEntry(body: EntryBody): LedgerEntry {
 /** A server in memory that keeps the real one's promises: once each, in order, conflicts told. It can be cut off. */
 export class FakeServer implements Pick<
   Api,
-  'job' | 'entriesAfter' | 'append' | 'jobs' | 'layouts' | 'begin' | 'bundleAddress' | 'takeIn'
+  | 'job'
+  | 'entriesAfter'
+  | 'append'
+  | 'jobs'
+  | 'begin'
+  | 'replan'
+  | 'templates'
+  | 'template'
+  | 'keepTemplate'
+  | 'inspectionSheet'
+  | 'keepInspectionSheet'
+  | 'bundleAddress'
+  | 'takeIn'
 > {
   entries: LedgerEntry[] = [];
   reachable = true;
   summaries: readonly JobSummary[] = [];
   begun: NewJob[] = [];
+  opened: Job = testJob;
+  plannings: Planning[] = [];
+  readonly kept = new Map<string, Kept<ShopTemplate>>();
+  sheet: Kept<InspectionSheet> = { revision: 0, updatedAt: '', document: INSPECTION_SHEET };
   appends: Append[] = [];
   /** Answers the next append with this instead. */
   nextAppend: HttpErrorResponse | undefined;
@@ -57,12 +84,65 @@ export class FakeServer implements Pick<
   job(id: string): Observable<JobWithLedger> {
     return this.answer(() => {
       if (id !== testJob.id) throw problemAnswer('not-found', 404, 'There is no such job here.');
-      return { job: testJob, entries: [...this.entries] };
+      return { job: this.opened, entries: [...this.entries] };
     });
   }
 
-  entriesAfter(_id: string, position: number): Observable<{ readonly entries: readonly LedgerEntry[] }> {
-    return this.answer(() => ({ entries: this.entries.slice(position) }));
+  entriesAfter(_id: string, position: number): Observable<LedgerTail> {
+    return this.answer(() => ({ entries: this.entries.slice(position), revision: this.opened.revision ?? 1 }));
+  }
+
+  replan(_id: string, planning: Planning): Observable<Job> {
+    return this.answer(() => {
+      const stands = this.opened.revision ?? 1;
+      if (planning.revision !== stands)
+        throw problemAnswer('stale-revision', 409, 'Somebody else changed the map of this job meanwhile.');
+      this.plannings.push(planning);
+      const { plan: _plan, survey: _survey, swap: _swap, ...head } = this.opened;
+      this.opened = { ...head, ...planning, revision: stands + 1 };
+      return this.opened;
+    });
+  }
+
+  templates(): Observable<readonly ShopTemplateSummary[]> {
+    return this.answer(() =>
+      [...this.kept.values()].map(({ revision, updatedAt, document: { id, name, layout, map } }) => ({
+        id,
+        name,
+        layout,
+        revision,
+        updatedAt,
+        parts: map.parts.length,
+        connections: map.connections.length,
+      })),
+    );
+  }
+
+  template(id: string): Observable<Kept<ShopTemplate>> {
+    return this.answer(() => {
+      const kept = this.kept.get(id);
+      if (!kept) throw problemAnswer('not-found', 404, 'There is no such template here.');
+      return kept;
+    });
+  }
+
+  keepTemplate({ revision, document }: ToKeep<ShopTemplate>): Observable<Kept<ShopTemplate>> {
+    return this.answer(() => {
+      const kept = { revision: revision + 1, updatedAt: '2026-03-02T09:00:00.000Z', document };
+      this.kept.set(document.id, kept);
+      return kept;
+    });
+  }
+
+  inspectionSheet(): Observable<Kept<InspectionSheet>> {
+    return this.answer(() => this.sheet);
+  }
+
+  keepInspectionSheet({ revision, document }: ToKeep<InspectionSheet>): Observable<Kept<InspectionSheet>> {
+    return this.answer(() => {
+      this.sheet = { revision: revision + 1, updatedAt: '2026-03-02T09:00:00.000Z', document };
+      return this.sheet;
+    });
   }
 
   append(_id: string, append: Append): Observable<Appended> {
@@ -82,13 +162,6 @@ export class FakeServer implements Pick<
 
   jobs(): Observable<readonly JobSummary[]> {
     return this.answer(() => this.summaries);
-  }
-
-  layouts(): Observable<readonly LayoutSummary[]> {
-    const { layout, name, parts, connections, powerpacks, routes } = testJob.plan.map;
-    return this.answer(() => [
-      { layout, name, parts: parts.length, connections: connections.length, powerpacks, routes },
-    ]);
   }
 
   begin(job: NewJob): Observable<Job> {

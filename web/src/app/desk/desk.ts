@@ -1,6 +1,6 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import type { Job } from '@brisk/contracts/job';
+import { revisionOf, type Job, type LedgerTail } from '@brisk/contracts/job';
 import {
   canApply,
   extend,
@@ -83,6 +83,35 @@ export class Desk {
     this.line.set('loading');
     this.waiting.set(this.outbox.read(id));
     void this.load(id);
+  }
+
+  /** Which revision of its planning the job is at, as this device knows it. */
+  revision(): number {
+    const job = this.job();
+    return job ? revisionOf(job) : 0;
+  }
+
+  /**
+   * Changes the planning of the job, from the revision this device knows. Returns what went wrong, in words, or
+   * undefined when it stands. Entries that wait are checked again under the new plan.
+   */
+  async replan(change: Pick<Job, 'plan' | 'survey' | 'swap'>): Promise<string | undefined> {
+    const { id } = this;
+    const revision = this.revision();
+    try {
+      const { plan, survey, swap } = change;
+      const job = await firstValueFrom(
+        this.api.replan(id, { revision, plan, ...(survey ? { survey } : {}), ...(swap ? { swap } : {}) }),
+      );
+      if (id !== this.id) return undefined;
+      const entries = this.confirmed()?.entries ?? [];
+      this.job.set(job);
+      this.adopt(extend(startOf(job.plan), entries));
+      return undefined;
+    } catch (error) {
+      if (problemKind(error) === 'stale-revision') await this.load(id);
+      return problemWords(error);
+    }
   }
 
   /** Tries to load again at once. */
@@ -213,16 +242,21 @@ export class Desk {
     const batch = this.waiting().slice(0, 100);
     const asked = this.id;
     batch.forEach(({ id }) => this.sending.add(id));
-    const fetched: Observable<readonly LedgerEntry[]> =
+    const here = this.revision();
+    const fetched: Observable<LedgerTail> =
       batch.length > 0
-        ? this.api.append(asked, { expectedPosition: state.position, entries: batch }).pipe(map(() => batch))
-        : this.api.entriesAfter(asked, state.position).pipe(map(({ entries }) => entries));
+        ? this.api
+            .append(asked, { expectedPosition: state.position, entries: batch })
+            .pipe(map(() => ({ entries: batch, revision: here })))
+        : this.api.entriesAfter(asked, state.position);
     return fetched.pipe(
-      switchMap((fresh) => {
+      switchMap(({ entries, revision }) => {
         this.sending.clear();
         if (asked !== this.id) return EMPTY;
         this.line.set('up');
-        if (fresh.length > 0) this.adopt(extend(state, fresh));
+        if (revision > this.revision()) return defer(() => this.load(asked));
+        // The planning may have been changed on this device while the answer was on its way.
+        if (entries.length > 0 && this.confirmed() === state) this.adopt(extend(state, entries));
         return EMPTY;
       }),
       catchError((error: unknown) => {

@@ -1,8 +1,18 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
 import type { Bundle } from '@brisk/contracts/bundle';
-import type { Append, Appended, Job, JobSummary, JobWithLedger, LayoutSummary, NewJob } from '@brisk/contracts/job';
-import type { LedgerEntry } from '@brisk/core/ledger';
+import type {
+  Append,
+  Appended,
+  Job,
+  JobSummary,
+  JobWithLedger,
+  LedgerTail,
+  NewJob,
+  Planning,
+} from '@brisk/contracts/job';
+import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep } from '@brisk/contracts/shop';
+import type { InspectionSheet } from '@brisk/core/donor';
 import type { Observable } from 'rxjs';
 
 /** What the server answers, request by request. Errors come as `HttpErrorResponse`; see `problem-words.ts`. */
@@ -14,10 +24,6 @@ export class Api {
     return this.http.get<readonly JobSummary[]>('/api/jobs');
   }
 
-  layouts(): Observable<readonly LayoutSummary[]> {
-    return this.http.get<readonly LayoutSummary[]>('/api/layouts');
-  }
-
   begin(job: NewJob): Observable<Job> {
     return this.http.post<Job>('/api/jobs', job);
   }
@@ -26,10 +32,32 @@ export class Api {
     return this.http.get<JobWithLedger>(`/api/jobs/${encodeURIComponent(id)}`);
   }
 
-  entriesAfter(id: string, position: number): Observable<{ readonly entries: readonly LedgerEntry[] }> {
-    return this.http.get<{ entries: readonly LedgerEntry[] }>(`/api/jobs/${encodeURIComponent(id)}/ledger`, {
-      params: { after: position },
-    });
+  entriesAfter(id: string, position: number): Observable<LedgerTail> {
+    return this.http.get<LedgerTail>(`/api/jobs/${encodeURIComponent(id)}/ledger`, { params: { after: position } });
+  }
+
+  replan(id: string, planning: Planning): Observable<Job> {
+    return this.http.put<Job>(`/api/jobs/${encodeURIComponent(id)}/planning`, planning);
+  }
+
+  templates(): Observable<readonly ShopTemplateSummary[]> {
+    return this.http.get<readonly ShopTemplateSummary[]>('/api/templates');
+  }
+
+  template(id: string): Observable<Kept<ShopTemplate>> {
+    return this.http.get<Kept<ShopTemplate>>(`/api/templates/${encodeURIComponent(id)}`);
+  }
+
+  keepTemplate(template: ToKeep<ShopTemplate>): Observable<Kept<ShopTemplate>> {
+    return this.http.put<Kept<ShopTemplate>>(`/api/templates/${encodeURIComponent(template.document.id)}`, template);
+  }
+
+  inspectionSheet(): Observable<Kept<InspectionSheet>> {
+    return this.http.get<Kept<InspectionSheet>>('/api/inspection-sheet');
+  }
+
+  keepInspectionSheet(sheet: ToKeep<InspectionSheet>): Observable<Kept<InspectionSheet>> {
+    return this.http.put<Kept<InspectionSheet>>('/api/inspection-sheet', sheet);
   }
 
   append(id: string, append: Append): Observable<Appended> {

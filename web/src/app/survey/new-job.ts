@@ -1,18 +1,31 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { id, name, oneOf, optionalText } from '@brisk/contracts/fields';
-import { JOB_REASONS, type JobReason, type LayoutSummary } from '@brisk/contracts/job';
-import { catchError, EMPTY, firstValueFrom } from 'rxjs';
+import { name, oneOf, optionalText } from '@brisk/contracts/fields';
+import { JOB_REASONS, type JobReason } from '@brisk/contracts/job';
+import type { ShopTemplate, ShopTemplateSummary } from '@brisk/contracts/shop';
+import { lumpOf, type ConnectionMap, type PartId } from '@brisk/core/connection-map';
+import { compose, TEMPLATES, waysOut, type OptionId } from '@brisk/core/layouts';
+import { DONT_KNOW, questionsFor, surveyed, type Answers, type Question } from '@brisk/core/survey';
+import { workOf } from '@brisk/core/work';
+import { catchError, firstValueFrom, of } from 'rxjs';
 import { v4 as uuid } from 'uuid';
 import { string } from 'yup';
 import { wrongWith, yupRule } from '../forms/yup-rule';
+import { Keys } from '../keys/keys';
+import { MapPicture } from '../map-picture/map-picture';
+import type { View } from '../map-picture/draw-map';
 import { Api } from '../server/api';
 import { problemWords } from '../server/problem-words';
+import { duration } from '../words/duration';
+import { ANSWER_SKETCHES } from './answer-sketches';
+import { leastAnswers } from './least-answers';
+import { LayoutSketch } from './layout-sketch';
+import { keepDraft, readDraft } from './survey-draft';
 
 const REASON_WORDS: Readonly<Record<JobReason, string>> = {
   'same-back': 'The same one goes back',
@@ -20,10 +33,15 @@ const REASON_WORDS: Readonly<Record<JobReason, string>> = {
   swap: 'Another kind, from a donor',
 };
 
-/** The survey of a new job: the machine, why, who, and what comes out which way. */
+/** Where the survey stands: at the layout, at a question, at the way out, at the job itself. */
+const LAYOUT = 'layout';
+const WAY = 'way';
+const JOB = 'job';
+
+/** The survey of a new machine: one question at a time, the map growing beside it, then what comes out and whose job it is. */
 @Component({
   selector: 'bl-new-job',
-  imports: [MatButton, MatFormFieldModule, MatInput, ReactiveFormsModule, RouterLink],
+  imports: [LayoutSketch, MapPicture, MatButton, MatFormFieldModule, MatInput, ReactiveFormsModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './new-job.html',
   styleUrl: './new-job.scss',
@@ -33,20 +51,86 @@ export class NewJobView {
   private readonly router = inject(Router);
   /** Made once, so that sending twice begins one job. */
   private readonly id = uuid();
+  private readonly draft = readDraft();
+
   protected readonly wrongWith = wrongWith;
   protected readonly reasons = JOB_REASONS.map((value) => ({ value, words: REASON_WORDS[value] }));
+  protected readonly templates = TEMPLATES;
+  protected readonly sketches = ANSWER_SKETCHES;
+  protected readonly dontKnow = DONT_KNOW;
+  protected readonly duration = duration;
+  protected readonly stops = { layout: LAYOUT, way: WAY, job: JOB } as const;
 
   protected readonly trouble = signal('');
   protected readonly sending = signal(false);
   protected readonly sent = signal(false);
-  protected readonly layouts = toSignal(
-    this.api.layouts().pipe(
-      catchError((error: unknown) => {
-        this.trouble.set(problemWords(error));
-        return EMPTY;
-      }),
-    ),
+  protected readonly view = signal<View>('above');
+  protected readonly layout = signal(this.draft?.layout ?? '');
+  protected readonly answers = signal<Answers>(this.draft?.answers ?? {});
+  protected readonly at = signal(this.draft?.template ? LAYOUT : (this.draft?.at ?? LAYOUT));
+  protected readonly way = signal<{ readonly powerpack: string; readonly route: string } | undefined>(undefined);
+  /** The shop’s own template the job begins from, instead of questions. */
+  protected readonly own = signal<ShopTemplate | undefined>(undefined);
+
+  protected readonly ownTemplates = toSignal(
+    this.api.templates().pipe(catchError(() => of([] as readonly ShopTemplateSummary[]))),
+    { initialValue: [] as readonly ShopTemplateSummary[] },
   );
+
+  private readonly template = computed(() => this.templates.find(({ layout }) => layout === this.layout()));
+  protected readonly questions = computed<readonly Question[]>(() => {
+    const template = this.template();
+    return template && !this.own() ? questionsFor(template, this.answers()) : [];
+  });
+  protected readonly question = computed(() => this.questions().find(({ option }) => option === this.at()));
+  protected readonly steps = computed(() => [LAYOUT, ...this.questions().map(({ option }) => option), WAY, JOB]);
+  protected readonly place = computed(() => Math.max(0, this.steps().indexOf(this.at())));
+
+  private readonly result = computed(() => {
+    const template = this.template();
+    return template && surveyed(template, this.answers());
+  });
+  private readonly least = computed(() => {
+    const template = this.template();
+    return template ? leastAnswers(template) : {};
+  });
+  /** The map as far as it is answered: it grows with every answer. */
+  protected readonly map = computed<ConnectionMap | undefined>(() => {
+    const own = this.own();
+    if (own) return own.map;
+    const template = this.template();
+    if (!template) return undefined;
+    return compose(template, surveyed(template, { ...this.least(), ...this.answers() }).choices);
+  });
+  /** The map the job would begin with. */
+  private readonly whole = computed<ConnectionMap | undefined>(() => {
+    const template = this.template();
+    const result = this.result();
+    return this.own()?.map ?? (template && result ? compose(template, result.choices) : undefined);
+  });
+  protected readonly lump = computed<ReadonlySet<PartId>>(() => {
+    const map = this.map();
+    if (!map) return new Set();
+    const chosen = map.powerpacks.find(({ id }) => id === this.way()?.powerpack) ?? map.powerpacks[0];
+    return lumpOf(map, chosen?.roots ?? []);
+  });
+  protected readonly ways = computed(() => {
+    const map = this.whole();
+    if (!map || (this.at() !== WAY && this.at() !== JOB)) return [];
+    return waysOut(map).map(({ powerpack, route }) => {
+      const work = workOf({ map, powerpack: powerpack.id, route: route.id });
+      const operations = [...work.operations.values()];
+      const out = operations.filter(({ phase }) => phase === 'strip' || phase === 'lift');
+      return {
+        powerpack,
+        route,
+        holding: work.boundary.length,
+        opened: operations.filter(({ id }) => id.startsWith('open:')).length,
+        minutes: out.reduce((sum, { minutes }) => sum + minutes.likely, 0),
+      };
+    });
+  });
+  protected readonly unsure = computed(() => this.result()?.unsure ?? []);
 
   protected readonly form = new FormGroup({
     machine: new FormControl('', { nonNullable: true, validators: yupRule(name().label('Machine')) }),
@@ -77,34 +161,104 @@ export class NewJobView {
       ),
     }),
     note: new FormControl('', { nonNullable: true, validators: yupRule(optionalText().label('Note')) }),
-    layout: new FormControl('', { nonNullable: true, validators: yupRule(id().label('Layout')) }),
-    powerpack: new FormControl('', { nonNullable: true, validators: yupRule(id().label('Powerpack')) }),
-    route: new FormControl('', { nonNullable: true, validators: yupRule(id().label('Route')) }),
   });
 
-  private readonly chosen = toSignal(this.form.controls.layout.valueChanges, { initialValue: '' });
-  protected readonly layout = computed<LayoutSummary | undefined>(() =>
-    this.layouts()?.find(({ layout }) => layout === this.chosen()),
-  );
-
   constructor() {
-    effect(() => {
-      const [only, ...others] = this.layouts() ?? [];
-      if (only && others.length === 0) this.form.controls.layout.setValue(only.layout);
-    });
-    this.form.controls.layout.valueChanges.pipe(takeUntilDestroyed()).subscribe((layout) => {
-      const found = this.layouts()?.find((one) => one.layout === layout);
-      this.form.patchValue({ powerpack: found?.powerpacks[0]?.id ?? '', route: found?.routes[0]?.id ?? '' });
-    });
+    effect(() =>
+      keepDraft(
+        this.layout() === ''
+          ? undefined
+          : { layout: this.layout(), template: this.own()?.id ?? '', answers: this.answers(), at: this.at() },
+      ),
+    );
+    inject(Keys).use(
+      ...[1, 2, 3, 4, 5, 6].map((number) => ({
+        key: String(number),
+        words: `Survey: answer ${number}`,
+        act: () => this.answerNumber(number),
+      })),
+      { key: '0', words: 'Survey: don’t know', act: () => this.answer(DONT_KNOW) },
+      { key: 'b', words: 'Survey: one question back', act: () => this.back() },
+    );
   }
 
-  protected async begin(): Promise<void> {
+  protected begin(layout: string): void {
+    if (layout !== this.layout() || this.own()) {
+      this.answers.set({});
+      this.way.set(undefined);
+    }
+    this.own.set(undefined);
+    this.layout.set(layout);
+    this.next();
+  }
+
+  protected async beginFrom(id: string): Promise<void> {
+    this.trouble.set('');
+    try {
+      const { document } = await firstValueFrom(this.api.template(id));
+      this.own.set(document);
+      this.layout.set(document.layout);
+      this.way.set(undefined);
+      this.at.set(WAY);
+    } catch (error) {
+      this.trouble.set(problemWords(error));
+    }
+  }
+
+  protected answer(choice: string): void {
+    const question = this.question();
+    if (!question) return;
+    const offered = question.answers.find((one) => one.choice === choice);
+    if (choice !== DONT_KNOW && (!offered || offered.excluded !== undefined)) return;
+    this.answers.update((before) => ({ ...before, [question.option]: choice }));
+    this.next();
+  }
+
+  protected take(powerpack: string, route: string): void {
+    this.way.set({ powerpack, route });
+    this.at.set(JOB);
+  }
+
+  protected back(): void {
+    const before = this.steps()[this.place() - 1];
+    if (before !== undefined) this.at.set(before);
+  }
+
+  protected next(): void {
+    const following = this.steps()[this.place() + 1];
+    if (following !== undefined) this.at.set(following);
+  }
+
+  protected answerOf(option: OptionId): string | undefined {
+    return this.answers()[option];
+  }
+
+  private answerNumber(number: number): void {
+    const question = this.question();
+    if (question) this.answer(question.answers[number - 1]?.choice ?? '');
+    else if (this.at() === LAYOUT) {
+      const template = this.templates[number - 1];
+      if (template) this.begin(template.layout);
+    } else if (this.at() === WAY) {
+      const way = this.ways()[number - 1];
+      if (way) this.take(way.powerpack.id, way.route.id);
+    }
+  }
+
+  protected async send(): Promise<void> {
     this.sent.set(true);
+    const way = this.way();
+    if (!way) {
+      this.at.set(WAY);
+      return;
+    }
     if (this.form.invalid || this.sending()) {
       this.trouble.set(this.form.invalid ? 'Something is missing or not right; it is marked above.' : '');
       return;
     }
-    const { crew, dueOn, note, machine, title, ...chosen } = this.form.getRawValue();
+    const { crew, dueOn, note, machine, title, reason } = this.form.getRawValue();
+    const own = this.own();
+    const result = this.result();
     this.sending.set(true);
     this.trouble.set('');
     try {
@@ -113,13 +267,17 @@ export class NewJobView {
           id: this.id,
           machine: machine.trim(),
           title: title.trim(),
+          reason,
           crew: namesIn(crew),
-          ...chosen,
+          layout: this.layout(),
+          ...(own ? { template: own.id } : { choices: { ...result?.choices }, unsure: result?.unsure ?? [] }),
+          ...way,
           ...(dueOn ? { dueOn } : {}),
           ...(note.trim() ? { note: note.trim() } : {}),
         }),
       );
-      await this.router.navigate(['/jobs', job.id, 'plan']);
+      keepDraft(undefined);
+      await this.router.navigate(['/jobs', job.id, reason === 'swap' ? 'survey' : 'plan']);
     } catch (error) {
       this.trouble.set(`${problemWords(error)} What you typed is still here.`);
     } finally {

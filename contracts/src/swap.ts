@@ -1,0 +1,55 @@
+import type { Found } from '@brisk/core/donor';
+import { DECISIONS, FITS, type Decisions, type PulledItems } from '@brisk/core/swap';
+import { boolean, number, string, type Schema } from 'yup';
+import { id, mapOf, name, oneOf, optionalText, record } from './fields.js';
+
+/** What was chosen, option by option; whether a layout offers it is for core to say. */
+export type Choices = Readonly<Record<string, string>>;
+export const choicesSchema = () => mapOf(id() as Schema<string>, 60);
+
+const cents = () => number().integer().min(0).max(1_000_000_000).optional();
+const price = { priceCents: cents(), coreChargeCents: cents() };
+
+/** The other machine of a swap: what it is, what was found on it, what was decided, and what has been pulled. */
+export interface Swap {
+  readonly donor: {
+    readonly name: string;
+    readonly layout: string;
+    readonly choices: Choices;
+    readonly powerpack: string;
+    readonly note?: string;
+    readonly priceCents?: number;
+    readonly coreChargeCents?: number;
+  };
+  readonly found: Found;
+  readonly decisions: Decisions;
+  readonly pulled: PulledItems;
+}
+
+export const swapSchema = record({
+  donor: record({
+    name: name(),
+    layout: id(),
+    choices: choicesSchema(),
+    powerpack: id(),
+    note: optionalText(),
+    ...price,
+  }),
+  found: mapOf(id() as Schema<string>, 200),
+  decisions: mapOf(
+    record({
+      decision: oneOf(DECISIONS),
+      note: optionalText(),
+      minutes: number().min(0).max(100_000).optional(),
+      ...price,
+    }) as Schema<unknown>,
+  ),
+  pulled: mapOf(
+    record({
+      got: boolean().optional(),
+      fit: string().oneOf(FITS).optional(),
+      note: optionalText(),
+      ...price,
+    }) as Schema<unknown>,
+  ),
+});

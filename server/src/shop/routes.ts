@@ -1,0 +1,71 @@
+import {
+  inspectionSheetSchema,
+  shopTemplateSchema,
+  type Kept,
+  type ShopTemplate,
+  type ShopTemplateSummary,
+} from '@brisk/contracts/shop';
+import { problemsOf } from '@brisk/core/connection-map';
+import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
+import { lintMap } from '@brisk/core/layouts';
+import { Router, type Request } from 'express';
+import { bodyOf, jsonBody, LARGEST_BODY } from '../http/body.js';
+import { badInput, ProblemError } from '../http/problem.js';
+import type { ShopStore } from './shop-store.js';
+
+const SHEET = 'inspection-sheet';
+
+/** The shop’s own templates and its inspection sheet. */
+export function shopRoutes(store: ShopStore): Router {
+  const router = Router();
+
+  router.get('/templates', async (_request, response) => {
+    const kept = await store.all<ShopTemplate>('template');
+    response.json([...kept.values()].map(summaryOf));
+  });
+
+  router.get('/templates/:template', async (request, response) => {
+    const kept = await store.find<ShopTemplate>('template', templateIn(request));
+    if (!kept) throw new ProblemError('not-found', 'There is no such template here.');
+    response.json(kept);
+  });
+
+  router.put('/templates/:template', ...jsonBody(LARGEST_BODY), async (request, response) => {
+    const toKeep = bodyOf(shopTemplateSchema, request);
+    if (toKeep.document.id !== templateIn(request))
+      badInput([{ field: 'document.id', words: 'The template has another id than its address.' }]);
+    const { map } = toKeep.document;
+    const problems =
+      problemsOf(map).length > 0
+        ? problemsOf(map)
+        : lintMap(map).filter(({ words }) => /wait for each other/.test(words));
+    if (problems.length > 0)
+      badInput(problems.slice(0, 20).map(({ at, words }) => ({ field: `document.map: ${at}`, words })));
+    response.json(await store.keep('template', toKeep.document.id, toKeep));
+  });
+
+  router.delete('/templates/:template', async (request, response) => {
+    await store.forget('template', templateIn(request));
+    response.status(204).end();
+  });
+
+  router.get('/inspection-sheet', async (_request, response) => {
+    const kept = await store.find<InspectionSheet>('inspection-sheet', SHEET);
+    response.json(kept ?? { revision: 0, updatedAt: '', document: INSPECTION_SHEET });
+  });
+
+  router.put('/inspection-sheet', ...jsonBody(LARGEST_BODY), async (request, response) => {
+    response.json(await store.keep('inspection-sheet', SHEET, bodyOf(inspectionSheetSchema, request)));
+  });
+
+  return router;
+}
+
+function templateIn(request: Request): string {
+  return String(request.params['template']);
+}
+
+function summaryOf({ revision, updatedAt, document }: Kept<ShopTemplate>): ShopTemplateSummary {
+  const { id, name, layout, map } = document;
+  return { id, name, layout, revision, updatedAt, parts: map.parts.length, connections: map.connections.length };
+}

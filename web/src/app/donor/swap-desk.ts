@@ -1,0 +1,78 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import type { Swap } from '@brisk/contracts/swap';
+import { compose, completed, templateOf, type Choices } from '@brisk/core/layouts';
+import { interfacesOf, swapWork, type Decided, type Pulled, type Side } from '@brisk/core/swap';
+import { Desk } from '../desk/desk';
+
+/** The swap of the open job: its donor, both maps, and every change of it kept with the job as it is made. */
+@Injectable()
+export class SwapDesk {
+  private readonly desk = inject(Desk);
+  readonly trouble = signal('');
+  readonly keeping = signal(false);
+
+  readonly swap = computed(() => this.desk.job()?.swap);
+  readonly host = computed<Side | undefined>(() => {
+    const plan = this.desk.job()?.plan;
+    return plan && { map: plan.map, powerpack: plan.powerpack };
+  });
+  readonly donor = computed<Side | undefined>(() => {
+    const donor = this.swap()?.donor;
+    return donor && { map: compose(templateOf(donor.layout), donor.choices as Choices), powerpack: donor.powerpack };
+  });
+  readonly interfaces = computed(() => {
+    const host = this.host();
+    const donor = this.donor();
+    return host && donor ? interfacesOf(host, donor) : [];
+  });
+
+  /** Names the donor, or another one; what was found and decided goes with the donor it was about. */
+  async setDonor(donor: Swap['donor']): Promise<void> {
+    const before = this.swap();
+    const choices = completed(templateOf(donor.layout), donor.choices as Choices) as Swap['donor']['choices'];
+    const same = before?.donor.name === donor.name && before.donor.layout === donor.layout;
+    await this.keep({
+      donor: { ...donor, choices },
+      found: same ? before.found : {},
+      decisions: same ? before.decisions : {},
+      pulled: same ? before.pulled : {},
+    });
+  }
+
+  async find(inspection: string, finding: string | undefined): Promise<void> {
+    await this.change(({ found, ...swap }) => {
+      const { [inspection]: _before, ...rest } = found;
+      return { ...swap, found: finding === undefined ? rest : { ...rest, [inspection]: finding } };
+    });
+  }
+
+  async decide(joint: string, decided: Decided | undefined): Promise<void> {
+    await this.change(({ decisions, ...swap }) => {
+      const { [joint]: _before, ...rest } = decisions;
+      return { ...swap, decisions: decided === undefined ? rest : { ...rest, [joint]: decided } };
+    });
+  }
+
+  async pull(item: string, pulled: Pulled): Promise<void> {
+    await this.change((swap) => ({ ...swap, pulled: { ...swap.pulled, [item]: pulled } }));
+  }
+
+  private async change(make: (swap: Swap) => Swap): Promise<void> {
+    const swap = this.swap();
+    if (swap) await this.keep(make(swap));
+  }
+
+  /** Keeps `swap` with the job, and lets the plan follow from it. */
+  private async keep(swap: Swap): Promise<void> {
+    const job = this.desk.job();
+    const host = this.host();
+    if (!job || !host || this.keeping()) return;
+    const { choices, layout, powerpack } = swap.donor;
+    const donor: Side = { map: compose(templateOf(layout), choices as Choices), powerpack };
+    this.keeping.set(true);
+    const { adaptations, leftOff } = swapWork(interfacesOf(host, donor), swap.decisions);
+    const wrong = await this.desk.replan({ ...job, plan: { ...job.plan, adaptations, leftOff }, swap });
+    this.keeping.set(false);
+    this.trouble.set(wrong === undefined ? '' : `${wrong} It was not kept.`);
+  }
+}

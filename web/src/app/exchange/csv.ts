@@ -1,0 +1,66 @@
+import type { Row } from '@brisk/core/exchange';
+import { parse, unparse } from 'papaparse';
+
+/** A spreadsheet file as read: how it was written, its headings, its lines. */
+export interface Sheet {
+  readonly encoding: 'UTF-8' | 'UTF-16' | 'Windows-1252';
+  readonly delimiter: string;
+  readonly headings: readonly string[];
+  readonly rows: readonly Row[];
+}
+
+/** Why a file cannot be read as a spreadsheet; `message` is for the person who picked it. */
+export class SheetError extends Error {
+  override readonly name = 'SheetError';
+}
+
+export const MOST_BYTES = 8 * 1024 * 1024;
+export const MOST_ROWS = 20_000;
+
+/** Reads spreadsheet text, whatever it is written in and parted by. Throws {@link SheetError}. */
+export function readSheet(bytes: ArrayBuffer): Sheet {
+  if (bytes.byteLength > MOST_BYTES)
+    throw new SheetError('The file is larger than 8 MB; part it, or leave columns out.');
+  const { text, encoding } = decoded(bytes);
+  if (text.trim() === '') throw new SheetError('The file is empty.');
+  if (text.includes('\u0000')) throw new SheetError('This is no text. Save the sheet as CSV first.');
+  const { data, meta } = parse<Row>(text, {
+    header: true,
+    skipEmptyLines: false,
+    delimitersToGuess: [';', ',', '\t', '|'],
+    transformHeader: (heading) => heading.trim(),
+  });
+  const headings = (meta.fields ?? []).filter((heading) => heading !== '');
+  if (headings.length === 0) throw new SheetError('The first line has no headings.');
+  const rows = trimmed(data);
+  if (rows.length === 0) throw new SheetError('There are headings, and no lines below them.');
+  if (rows.length > MOST_ROWS)
+    throw new SheetError(`The file has ${rows.length} lines; at most ${MOST_ROWS} are taken at once.`);
+  return { encoding, delimiter: meta.delimiter, headings, rows };
+}
+
+/** Rows as spreadsheet text that every program opens: UTF-8 with its mark, and nothing in it that acts as a formula. */
+export function writeSheet(
+  columns: readonly { readonly id: string; readonly heading: string }[],
+  rows: readonly Row[],
+): string {
+  const lines = rows.map((row) => columns.map(({ id }) => row[id] ?? ''));
+  return `\uFEFF${unparse({ fields: columns.map(({ heading }) => heading), data: lines }, { escapeFormulae: true, newline: '\r\n' })}`;
+}
+
+function decoded(bytes: ArrayBuffer): { readonly text: string; readonly encoding: Sheet['encoding'] } {
+  const [first, second] = new Uint8Array(bytes);
+  if (first === 0xff && second === 0xfe) return { text: new TextDecoder('utf-16le').decode(bytes), encoding: 'UTF-16' };
+  try {
+    return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), encoding: 'UTF-8' };
+  } catch {
+    return { text: new TextDecoder('windows-1252').decode(bytes), encoding: 'Windows-1252' };
+  }
+}
+
+/** Lines without the empty ones at the end; empty ones between keep their place, so that line numbers hold. */
+function trimmed(rows: readonly Row[]): readonly Row[] {
+  let end = rows.length;
+  while (end > 0 && Object.values(rows[end - 1] ?? {}).every((value) => String(value ?? '').trim() === '')) end -= 1;
+  return rows.slice(0, end);
+}
