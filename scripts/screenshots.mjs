@@ -24,8 +24,13 @@ const minibus = job('Minibus');
 const views = {
   yard: '/yard',
   'new-job': '/survey',
+  questions: ['/survey', 'Transverse front', 'Petrol, an injector for each port', 'It breathes by itself', 'By cable'],
   survey: `/jobs/${minibus}/survey`,
-  plan: `/jobs/${job('Sweeper')}/plan?step=open:downpipe-turbo`,
+  files: `/jobs/${job('Sweeper')}/survey/files`,
+  donor: `/jobs/${job('Tug 2')}/survey/donor`,
+  joints: `/jobs/${job('Tug 2')}/survey/joints`,
+  'pull-list': `/jobs/${job('Tug 2')}/survey/pull`,
+  plan: `/jobs/${job('Sweeper')}/plan?step=open:cradle-bolts`,
   strip: `/jobs/${minibus}/strip`,
   lift: `/jobs/${minibus}/lift`,
   bench: `/jobs/${job('De-icer')}/bench`,
@@ -46,7 +51,9 @@ page.on('console', (message) => message.type() === 'error' && say(`console: ${me
 page.on('pageerror', (error) => say(`page error: ${error.message}`));
 for (const [name, path] of Object.entries(views)) {
   if (only && only !== name) continue;
-  await page.goto(address + path, { waitUntil: 'networkidle' });
+  const [start, ...taps] = [path].flat();
+  await page.goto(address + start, { waitUntil: 'networkidle' });
+  for (const words of taps) await page.getByRole('button', { name: words }).first().click();
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(out, `${name}.png`) });
   say(name);

@@ -3,7 +3,7 @@ import express, { type Express } from 'express';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { OpenDatabase } from './database/open.js';
-import { openApiDocument } from './http/openapi.js';
+import { bundleJsonSchema, openApiDocument } from './http/openapi.js';
 import { answerProblem, nothingHere, ProblemError } from './http/problem.js';
 import { security } from './http/security.js';
 import { webFiles } from './http/web-files.js';
@@ -27,6 +27,7 @@ export interface AppParts {
 export function appOf({ database, logger, host, webFolder, now, closing }: AppParts): Express {
   const app = express();
   const document = openApiDocument();
+  const bundleSchema = bundleJsonSchema();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
   // Looking at every request costs as much as answering a small one, so it is done only for those who read it.
@@ -48,6 +49,9 @@ export function appOf({ database, logger, host, webFolder, now, closing }: AppPa
   });
   app.get('/api/openapi.json', (_request, response) => {
     response.json(document);
+  });
+  app.get('/api/job-bundle.schema.json', (_request, response) => {
+    response.json(bundleSchema);
   });
   const shop = new ShopStore(database, now);
   app.use('/api', jobRoutes(new JobStore(database, now), shop, now));

@@ -207,3 +207,22 @@ export function openApiDocument(): Json {
     },
   };
 }
+
+/** The JSON Schema of a job bundle, standing by itself, for programs that read or write one. */
+export function bundleJsonSchema(): Json {
+  const { components } = openApiDocument() as {
+    readonly components: { readonly schemas: Readonly<Record<string, Json>> };
+  };
+  const { Bundle, Job, Entry } = components.schemas;
+  const entries = Object.entries(components.schemas).filter(([name]) => name.startsWith('Entry.'));
+  const local = (json: unknown): unknown =>
+    JSON.parse(JSON.stringify(json).replaceAll('#/components/schemas/', '#/$defs/')) as unknown;
+  const { discriminator: _discriminator, ...entry } = Entry ?? {};
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    $id: 'urn:brisk-ledger:job-bundle:2',
+    title: 'Brisk Ledger job bundle',
+    ...(local(Bundle) as Json),
+    $defs: local({ ...Object.fromEntries(entries), Entry: entry, Job }),
+  };
+}

@@ -1,7 +1,8 @@
-import type { Type } from '@angular/core';
+import type { Provider, Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { ErrorStateMatcher } from '@angular/material/core';
 import { provideRouter } from '@angular/router';
+import type { Job } from '@brisk/contracts/job';
 import { canApply, extend, foldLedger, type EntryBody, type JobState, type LedgerEntry } from '@brisk/core/ledger';
 import { entriesForNext } from '../../../core/src/testing/crew';
 import { Desk } from '../app/desk/desk';
@@ -59,10 +60,12 @@ export async function openView<View>(
   view: Type<View>,
   entries: readonly LedgerEntry[] = [],
   inputs: (desk: Desk) => Readonly<Record<string, unknown>> = () => ({}),
+  more: { readonly job?: Job; readonly providers?: readonly Provider[] } = {},
 ): Promise<Opened<View>> {
   const server = new FakeServer();
   server.entries = [...entries];
-  TestBed.configureTestingModule({ imports: [view], providers: jobProviders(server) });
+  if (more.job) server.opened = more.job;
+  TestBed.configureTestingModule({ imports: [view], providers: [...jobProviders(server), ...(more.providers ?? [])] });
   const desk = TestBed.inject(Desk);
   desk.open(testJob.id);
   await tick();

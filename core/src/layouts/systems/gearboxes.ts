@@ -113,6 +113,7 @@ export const automaticGearbox: Piece = {
     part('flexplate', 'drive plate', 'under-middle', 'driveline', { massKg: 4, ridesWith: 'engine' }),
     part('window-cover', 'inspection cover', 'under-middle', 'driveline', {
       massKg: 1,
+      ridesWith: 'gearbox',
       removal: { ...doing('Take the inspection cover off the bell housing', below, [1, 1, 3]) },
     }),
     part('selector', 'gear selector', 'cabin', 'driveline', { massKg: 3 }),

@@ -24,8 +24,8 @@ export class SheetReader {
   private worker: Worker | undefined;
 
   /** Asks the worker, starting it where it has not been started; a later question drops an earlier one’s answer. */
-  ask(asked: Asked): Promise<Told> {
-    this.worker ??= new Worker(new URL('./csv.worker', import.meta.url), { type: 'module' });
+  async ask(asked: Asked): Promise<Told> {
+    this.worker ??= (await import('./start-csv-worker')).startCsvWorker();
     const { worker } = this;
     return new Promise((resolve) => {
       worker.onmessage = ({ data }: MessageEvent<Told>) => resolve(data);

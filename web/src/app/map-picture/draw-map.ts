@@ -58,13 +58,15 @@ export interface Drawing {
   readonly bundles: readonly Bundle[];
 }
 
-const BOX = { width: 134, height: 50 } as const;
-const STEP = { x: 176, y: 98 } as const;
-const MARGIN = 30;
-const PIN_STEP = 27;
+const BOX = { width: 138, height: 50 } as const;
+const STEP = { x: 180, y: 88 } as const;
+const MARGIN = 34;
+const PIN_STEP = 28;
+/** How far from the rim of a part the mark of a line stands. */
+const MARK_OFF = 17;
 
-type Slot = 'front' | 'right' | 'middle' | 'left' | 'rear' | 'far';
-const SLOTS: Readonly<Record<Zone, Slot>> = {
+type Side = 'front' | 'right' | 'middle' | 'left' | 'rear';
+const SIDES: Readonly<Record<Zone, Side>> = {
   'bay-front': 'front',
   'under-front': 'front',
   'bay-right': 'right',
@@ -72,93 +74,103 @@ const SLOTS: Readonly<Record<Zone, Slot>> = {
   'bay-left': 'left',
   'bay-rear': 'rear',
   'under-middle': 'rear',
-  'under-rear': 'far',
-  cabin: 'far',
-  outside: 'far',
+  'under-rear': 'rear',
+  cabin: 'rear',
+  outside: 'left',
 };
 
 /**
- * Places the parts of one view as the machine is seen, nose to the left, the engine large in the middle, and bundles
- * the connections between them. What goes to the body or to the loom is a pin on the rim of its part, since lines to
- * those two would cross everything.
+ * Places the parts of one view as the machine is seen, nose to the left: the engine large in the middle, what leaves
+ * with it round it, what stays outside of that. Connections of a kind between the same two are bundled; what goes to
+ * the body or to the loom is a pin on the rim of its part, since lines to those two would cross everything.
  */
-export function drawMap(map: ConnectionMap, view: View): Drawing {
+export function drawMap(map: ConnectionMap, view: View, lump: ReadonlySet<PartId> = new Set()): Drawing {
   const shown = map.connections.filter((connection) => viewOf(connection) === view);
   const hubs = new Map<PartId, 'body' | 'loom'>([[map.body, 'body']]);
   if (map.parts.some(({ id }) => id === 'loom')) hubs.set('loom', 'loom');
   const ends = new Set(shown.flatMap(({ between }) => between));
   const parts = map.parts.filter(({ id }) => ends.has(id) && !hubs.has(id));
-  const boxes = placeBoxes(parts, map);
+  const boxes = placeBoxes(parts, map.powerpacks[0]?.roots[0], lump);
   const byId = new Map(boxes.map((box) => [box.part.id, box]));
-  const bundles = bundle(shown, hubs, byId);
   return {
     width: Math.max(...boxes.map(({ x, width }) => x + width / 2), 300) + MARGIN,
-    height: Math.max(...boxes.map(({ y, height }) => y + height / 2), 160) + MARGIN + 12,
+    height: Math.max(...boxes.map(({ y, height }) => y + height / 2), 160) + MARGIN + 10,
     boxes,
-    bundles,
+    bundles: bundle(shown, hubs, byId),
   };
 }
 
-function placeBoxes(parts: readonly Part[], map: ConnectionMap): readonly PartBox[] {
-  const root = map.powerpacks[0]?.roots[0];
-  const engine = parts.find(({ id }) => id === root);
-  const slots = new Map<Slot, Part[]>();
-  for (const part of parts) {
-    if (part === engine) continue;
-    const slot = SLOTS[part.zone];
-    slots.set(slot, [...(slots.get(slot) ?? []), part]);
-  }
-  const inSlot = (slot: Slot) => slots.get(slot) ?? [];
-  const middle = inSlot('middle');
-  const columns = Math.max(4, Math.ceil(Math.sqrt(parts.length / 2)));
-  const beside = engine ? (columns - 2) * 2 : 0;
-  const around = middle.slice(0, beside);
-  const extra = middle.slice(beside);
-  const rowsOf = (count: number) => Math.ceil(count / columns);
-  const half = Math.ceil(extra.length / 2);
-  const upper = [...inSlot('right'), ...extra.slice(0, half)];
-  const lower = [...extra.slice(half), ...inSlot('left')];
-  const middleRows = engine || around.length > 0 ? 2 : 0;
-  const rows = Math.max(rowsOf(upper.length) + middleRows + rowsOf(lower.length), 3);
+/** A rectangle of cells. */
+interface Cells {
+  readonly column: number;
+  readonly row: number;
+  readonly columns: number;
+  readonly rows: number;
+}
 
+function placeBoxes(parts: readonly Part[], root: PartId | undefined, lump: ReadonlySet<PartId>): readonly PartBox[] {
+  const engine = parts.find(({ id }) => id === root);
+  const within = sidesOf(parts.filter((part) => part !== engine && lump.has(part.id)));
+  const around = sidesOf(parts.filter((part) => part !== engine && !lump.has(part.id)));
   const cells: PartBox[] = [];
-  const column = (slot: Slot, from: number): number => {
-    const some = inSlot(slot);
-    const wide = Math.ceil(some.length / rows);
-    some.forEach((part, index) => {
-      const inColumn = Math.floor(index / rows);
-      const count = Math.min(rows, some.length - inColumn * rows);
-      const row = (index % rows) + (rows - count) / 2;
-      cells.push(boxAt(part, from + inColumn, row));
-    });
-    return from + wide;
-  };
-  const begin = column('front', 0);
-  const across = (some: readonly Part[], firstRow: number) =>
-    some.forEach((part, index) => {
-      const row = Math.floor(index / columns);
-      const count = Math.min(columns, some.length - row * columns);
-      cells.push(boxAt(part, begin + (index % columns) + (columns - count) / 2, firstRow + row));
-    });
-  across(upper, 0);
-  const firstMiddle = rowsOf(upper.length);
+  const inner = ringOf(within, { column: 0, row: 0, columns: engine ? 2 : 0, rows: engine ? 2 : 0 });
+  const outer = ringOf(around, inner.size);
+  cells.push(...inner.place(outer.inset), ...outer.place({ column: 0, row: 0 }));
   if (engine) {
-    const leftOf = Math.floor((columns - 2) / 2);
-    const free = [0, 1].flatMap((row) =>
-      Array.from({ length: columns }, (_, index) => index)
-        .filter((index) => index < leftOf || index >= leftOf + 2)
-        .map((index) => [index, row] as const),
-    );
-    around.forEach((part, index) => {
-      const [cell, row] = free[index] ?? [0, 0];
-      cells.push(boxAt(part, begin + cell, firstMiddle + row));
+    const at = { column: outer.inset.column + inner.inset.column, row: outer.inset.row + inner.inset.row };
+    const { columns, rows } = inner.core;
+    const box = boxAt(engine, at.column + (columns - 1) / 2, at.row + (rows - 1) / 2);
+    cells.push({
+      ...box,
+      width: BOX.width + STEP.x * (columns - 1),
+      height: BOX.height + STEP.y * (rows - 1),
     });
-    const at = boxAt(engine, begin + leftOf + 0.5, firstMiddle + 0.5);
-    cells.push({ ...at, width: BOX.width + STEP.x * 0.8, height: BOX.height + STEP.y * 0.8 });
-  } else across(around, firstMiddle);
-  across(lower, firstMiddle + middleRows);
-  column('far', column('rear', begin + columns));
+  }
   return cells;
+}
+
+function sidesOf(parts: readonly Part[]): Readonly<Record<Side, readonly Part[]>> {
+  const on = (side: Side) => parts.filter(({ zone }) => SIDES[zone] === side);
+  return { front: on('front'), right: on('right'), middle: on('middle'), left: on('left'), rear: on('rear') };
+}
+
+/** Parts laid round a core: beside it before and behind, in rows above and below. */
+function ringOf(sides: Readonly<Record<Side, readonly Part[]>>, given: Cells) {
+  const half = Math.ceil(sides.middle.length / 2);
+  const above = [...sides.right, ...sides.middle.slice(0, half)];
+  const below = [...sides.middle.slice(half), ...sides.left];
+  const beside = Math.max(sides.front.length, sides.rear.length);
+  const rows = Math.max(given.rows, Math.min(beside, Math.max(2, given.rows)));
+  const wide = (count: number) => (count === 0 ? 0 : Math.ceil(count / Math.max(rows, 1)));
+  const front = wide(sides.front.length);
+  const rear = wide(sides.rear.length);
+  const columns = Math.max(front + given.columns + rear, above.length + below.length > 0 ? 3 : 0);
+  const core: Cells = { column: 0, row: 0, columns: columns - front - rear, rows };
+  const rowsFor = (count: number) => (columns === 0 ? 0 : Math.ceil(count / columns));
+  const top = rowsFor(above.length);
+  const size: Cells = { column: 0, row: 0, columns, rows: top + rows + rowsFor(below.length) };
+  const place = (at: { readonly column: number; readonly row: number }): readonly PartBox[] => {
+    const across = (some: readonly Part[], first: number) =>
+      some.map((part, index) => {
+        const row = Math.floor(index / columns);
+        const count = Math.min(columns, some.length - row * columns);
+        const spread = count > 1 ? ((index % columns) * (columns - 1)) / (count - 1) : (columns - 1) / 2;
+        return boxAt(part, at.column + spread, at.row + first + row);
+      });
+    const down = (some: readonly Part[], first: number) =>
+      some.map((part, index) => {
+        const column = Math.floor(index / rows);
+        const count = Math.min(rows, some.length - column * rows);
+        return boxAt(part, at.column + first + column, at.row + top + (index % rows) + (rows - count) / 2);
+      });
+    return [
+      ...across(above, 0),
+      ...down(sides.front, 0),
+      ...down(sides.rear, front + core.columns),
+      ...across(below, top + rows),
+    ];
+  };
+  return { size, core, inset: { column: front, row: top }, place };
 }
 
 function boxAt(part: Part, column: number, row: number): PartBox {
@@ -213,24 +225,34 @@ function bundle(
     const lane = lanes.get(pair) ?? 0;
     lanes.set(pair, lane + 1);
     const line = lineBetween(from, to, lane);
-    return [{ ...common, line, x: (line.x1 + line.x2) / 2, y: (line.y1 + line.y2) / 2 }];
+    return [{ ...common, line, ...markPlace(line, from.width <= to.width) }];
   });
 }
 
-/** Pins stand along the lower rim of a box, from its left corner. */
+/** Pins stand along the lower rim of a box, from its left corner; in a large one just within it. */
 function pinPlace({ x, y, width, height }: PartBox, place: number) {
   const perRow = Math.max(1, Math.floor(width / PIN_STEP));
+  const row = Math.floor(place / perRow);
+  const large = height > BOX.height;
   return {
-    x: x - width / 2 + 14 + (place % perRow) * PIN_STEP,
-    y: y + height / 2 + 4 + Math.floor(place / perRow) * 22,
+    x: x - width / 2 + 15 + (place % perRow) * PIN_STEP,
+    y: y + height / 2 + (large ? -18 - row * 28 : 6 + row * 24),
   };
+}
+
+/** Where the mark of a line stands: just off the rim of the smaller of its two parts. */
+function markPlace({ x1, y1, x2, y2 }: NonNullable<Bundle['line']>, fromSmaller: boolean) {
+  const length = Math.hypot(x2 - x1, y2 - y1) || 1;
+  const share = Math.min(MARK_OFF / length, 0.5);
+  const at = fromSmaller ? share : 1 - share;
+  return { x: x1 + (x2 - x1) * at, y: y1 + (y2 - y1) * at };
 }
 
 /** The shortest way from rim to rim; further lines between the same two run beside it. */
 function lineBetween(one: PartBox, other: PartBox, lane: number): NonNullable<Bundle['line']> {
   const start = nearest(one, other);
   const end = nearest(other, one);
-  const aside = (lane % 2 === 0 ? 1 : -1) * Math.ceil(lane / 2) * 24;
+  const aside = (lane % 2 === 0 ? 1 : -1) * Math.ceil(lane / 2) * 28;
   const across = Math.abs(end.x - start.x) > Math.abs(end.y - start.y);
   const dx = across ? 0 : aside;
   const dy = across ? aside : 0;

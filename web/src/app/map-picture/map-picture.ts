@@ -1,4 +1,5 @@
 import {
+  booleanAttribute,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -45,6 +46,8 @@ export class MapPicture {
   /** Connections that matter now; the rest is drawn faint. Absent: all. */
   readonly only = input<ReadonlySet<string>>();
   readonly picked = input<Picked>();
+  /** Without its legend, beside something else. */
+  readonly plain = input(false, { transform: booleanAttribute });
   readonly problemsAt = input<ReadonlySet<string>>(new Set());
   readonly pick = output<Picked>();
   readonly turn = output<View>();
@@ -52,7 +55,7 @@ export class MapPicture {
   protected readonly views = VIEWS;
   protected readonly viewWords = VIEW_WORDS;
   protected readonly marks = KIND_MARKS;
-  protected readonly drawing = computed(() => drawMap(this.map(), this.view()));
+  protected readonly drawing = computed(() => drawMap(this.map(), this.view(), this.lump()));
 
   protected readonly counts = computed(() => {
     const counts: Record<View, number> = { above: 0, below: 0, inside: 0 };

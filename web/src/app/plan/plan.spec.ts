@@ -26,7 +26,7 @@ describe('the plan', () => {
 
   it('shows the way back too', async () => {
     const view = await openView(Plan, [], () => ({ way: 'back' }));
-    expect(view.text()).toContain('Sign: Ready to lower');
+    expect(view.text()).toContain('Sign: Ready to go back in');
     expect(view.text()).toContain('Torque the left engine mount');
     expect(view.text()).not.toContain('Let the fuel pressure down');
   });

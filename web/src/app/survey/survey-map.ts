@@ -20,6 +20,7 @@ import { KIND_WORDS, STATION_WORDS, SYSTEM_WORDS } from '../words/trade-words';
 import { ConnectionForm } from './connection-form';
 import { MapDraft } from './map-draft';
 import { PartForm } from './part-form';
+import { ShopKeep } from './shop-keep';
 
 const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   closed: '● closed',
@@ -36,7 +37,7 @@ type Editing =
 /** The map drawn, the list that says the same, and the card on which a part or a connection is changed. */
 @Component({
   selector: 'bl-survey-map',
-  imports: [ConnectionForm, MapPicture, MatButton, PartForm],
+  imports: [ConnectionForm, MapPicture, MatButton, PartForm, ShopKeep],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './survey-map.html',
   styleUrl: './survey-map.scss',

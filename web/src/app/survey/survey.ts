@@ -7,12 +7,11 @@ import { Keys } from '../keys/keys';
 import { several } from '../words/duration';
 import { LookAgain } from './look-again';
 import { MapDraft } from './map-draft';
-import { ShopKeep } from './shop-keep';
 
 /** The survey stop of a job: its map, files of it, and, for a swap, its donor. What is being changed is shown above all. */
 @Component({
   selector: 'bl-survey',
-  imports: [LookAgain, MatButton, RouterLink, RouterLinkActive, RouterOutlet, ShopKeep],
+  imports: [LookAgain, MatButton, RouterLink, RouterLinkActive, RouterOutlet],
   providers: [MapDraft],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './survey.html',
