@@ -21,13 +21,16 @@ export const MOST_ROWS = 20_000;
 export function readSheet(bytes: ArrayBuffer): Sheet {
   if (bytes.byteLength > MOST_BYTES)
     throw new SheetError('The file is larger than 8 MB; part it, or leave columns out.');
-  const { text, encoding } = decoded(bytes);
+  const { text: read, encoding } = decoded(bytes);
+  // Files put together from several have several line ends.
+  const text = read.replace(/\r\n?/g, '\n');
   if (text.trim() === '') throw new SheetError('The file is empty.');
   if (text.includes('\u0000')) throw new SheetError('This is no text. Save the sheet as CSV first.');
   const { data, meta } = parse<Row>(text, {
     header: true,
     skipEmptyLines: false,
-    delimitersToGuess: [';', ',', '\t', '|'],
+    newline: '\n',
+    delimiter: delimiterOf(text),
     transformHeader: (heading) => heading.trim(),
   });
   const headings = (meta.fields ?? []).filter((heading) => heading !== '');
@@ -46,6 +49,12 @@ export function writeSheet(
 ): string {
   const lines = rows.map((row) => columns.map(({ id }) => row[id] ?? ''));
   return `\uFEFF${unparse({ fields: columns.map(({ heading }) => heading), data: lines }, { escapeFormulae: true, newline: '\r\n' })}`;
+}
+
+/** What parts the headings into most fields: people’s headings have no commas, their remarks have many. */
+function delimiterOf(text: string): string {
+  const fields = (delimiter: string) => parse<string[]>(text, { delimiter, preview: 1 }).data[0]?.length ?? 0;
+  return [';', ',', '\t', '|'].reduce((best, one) => (fields(one) > fields(best) ? one : best), ',');
 }
 
 function decoded(bytes: ArrayBuffer): { readonly text: string; readonly encoding: Sheet['encoding'] } {

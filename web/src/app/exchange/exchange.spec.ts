@@ -1,5 +1,5 @@
 import { readRows, COLUMNS, rowsOf } from '@brisk/core/exchange';
-import { Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { testJob } from '../../testing/fake-server';
 import { openView } from '../../testing/open-job';
 import { MapDraft } from '../survey/map-draft';
@@ -95,7 +95,13 @@ class OwnThread implements Pick<SheetReader, 'ask'> {
   }
 }
 
-@Component({ selector: 'bl-test-files', imports: [Files], providers: [MapDraft], template: '<bl-files />' })
+@Component({
+  selector: 'bl-test-files',
+  imports: [Files],
+  providers: [MapDraft],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: '<bl-files />',
+})
 class TestFiles {
   readonly draft = inject(MapDraft);
 }

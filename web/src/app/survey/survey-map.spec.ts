@@ -1,4 +1,4 @@
-import { Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import type { Job } from '@brisk/contracts/job';
 import { compose, completed, templateOf } from '@brisk/core/layouts';
 import { testJob, theirEntry } from '../../testing/fake-server';
@@ -13,6 +13,7 @@ import { SurveyMap } from './survey-map';
   selector: 'bl-test-survey',
   imports: [LookAgain, SurveyMap],
   providers: [MapDraft],
+  changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<bl-look-again /><bl-survey-map />
     <p class="sum">{{ sum() }}</p>
     <button (click)="draft.keep()">Keep</button><button (click)="draft.undo()">Undo</button
