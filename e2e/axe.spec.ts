@@ -43,6 +43,8 @@ for (const colorScheme of ['light', 'dark'] as const)
         const minibus = await demoJob(request, 'Minibus');
         const deicer = await demoJob(request, 'De-icer');
         const tender = await demoJob(request, 'Fire tender');
+        const sweeper = await demoJob(request, 'Sweeper');
+        const tug = await demoJob(request, 'Tug 2');
         const paths = [
           '/yard',
           '/survey',
@@ -52,6 +54,9 @@ for (const colorScheme of ['light', 'dark'] as const)
           `/jobs/${deicer}/first-start`,
           `/jobs/${deicer}/handover`,
           `/jobs/${tender}/handover`,
+          `/jobs/${sweeper}/survey`,
+          `/jobs/${sweeper}/survey/files`,
+          ...['donor', 'joints', 'pull'].map((view) => `/jobs/${tug}/survey/${view}`),
         ];
         for (const path of paths) {
           await page.goto(path);
@@ -65,6 +70,20 @@ for (const colorScheme of ['light', 'dark'] as const)
         }
       });
     });
+
+test('no question of the survey and no form of the map has a fault of access', async ({ page, request }) => {
+  await page.goto('/survey');
+  await page.getByRole('button', { name: /Transverse front engine/ }).click();
+  await page.getByRole('button', { name: /Petrol, carburettor/ }).click();
+  expect(await violations(page), 'question').toEqual([]);
+  await page.goto(`/jobs/${await demoJob(request, 'Minibus')}/survey`);
+  await page.getByRole('button', { name: /^The upper radiator hose/ }).click();
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  expect(await violations(page), 'connection').toEqual([]);
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Add a part' }).click();
+  expect(await violations(page), 'part').toEqual([]);
+});
 
 test('no sheet over a view has a fault of access', async ({ page, request }) => {
   const minibus = await demoJob(request, 'Minibus');

@@ -1,15 +1,16 @@
 import { writeFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { beginJob, copyOfDemoJob, demoJob, hand } from './shed';
+import { beginJob, copyOfDemoJob, demoJob, hand, nameJob, surveyMachine } from './shed';
 
 const LONG = 'x'.repeat(2_001);
 
 test('the survey says what is missing and keeps what was typed', async ({ page }) => {
   await page.goto('/survey');
+  await surveyMachine(page, /Small utility machine/, /Up off the deck/);
   await page.getByRole('button', { name: 'Work out the plan' }).click();
   for (const words of ['Machine is missing.', 'Job is missing.', 'Crew is missing.'])
     await expect(page.getByText(words)).toBeVisible();
-  await page.getByLabel('Machine').fill('x'.repeat(121));
+  await page.getByRole('textbox', { name: 'Machine' }).fill('x'.repeat(121));
   await page.getByLabel('Job', { exact: true }).fill('Kept');
   await page.getByLabel('Crew').fill(' , ,');
   await page.getByRole('button', { name: 'Work out the plan' }).click();
@@ -21,9 +22,8 @@ test('the survey says what is missing and keeps what was typed', async ({ page }
 
 test('the survey keeps everything when the server is gone, and sends it once', async ({ page }) => {
   await page.goto('/survey');
-  await page.getByLabel('Machine').fill('Marram Tug');
-  await page.getByLabel('Job', { exact: true }).fill('Tug: sent once');
-  await page.getByLabel('Crew').fill('Ines');
+  await surveyMachine(page, /Small utility machine/, /Up off the deck/);
+  await nameJob(page, 'Marram Tug', 'Tug: sent once', 'Ines');
   await page.route('**/api/jobs', (route) => route.abort());
   await page.getByRole('button', { name: 'Work out the plan' }).click();
   await expect(page.getByText(/server does not answer.*still here/)).toBeVisible();
@@ -172,7 +172,7 @@ test('a broken bundle is refused in words and nothing is taken in', async ({ pag
   await bring('short.json', '{"format":"brisk-ledger-job","version":1,');
   await expect(page.getByText(/breaks off or is not a job bundle/)).toBeVisible();
   await bring('newer.json', '{"format":"brisk-ledger-job","version":9}');
-  await expect(page.getByText(/version 9.*reads up to version 1/)).toBeVisible();
+  await expect(page.getByText(/version 9.*reads up to version 2/)).toBeVisible();
   await bring('other.json', '{"a":1}');
   await expect(page.getByText(/not a job bundle of ours/)).toBeVisible();
   expect(await page.getByRole('listitem').count()).toBeGreaterThanOrEqual(before);

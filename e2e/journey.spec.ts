@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { doStep, hand, readTorqueOnTarget, sign } from './shed';
+import { doStep, hand, nameJob, readTorqueOnTarget, sign, surveyMachine } from './shed';
 
 test('one machine, from survey to running and handed over', async ({ page }) => {
   test.setTimeout(480_000);
@@ -8,9 +8,8 @@ test('one machine, from survey to running and handed over', async ({ page }) => 
   await test.step('Yard and survey', async () => {
     await page.goto('/yard');
     await page.getByRole('link', { name: 'New job' }).click();
-    await page.getByLabel('Machine').fill('Corvane Tug 5, baggage tractor no. 3');
-    await page.getByLabel('Job', { exact: true }).fill('Tractor: knocks when hot');
-    await page.getByLabel('Crew').fill('Ines, Tobias');
+    await surveyMachine(page, /Longitudinal front engine, automatic/, /Engine with gearbox Out of the top/);
+    await nameJob(page, 'Corvane Tug 5, baggage tractor no. 3', 'Tractor: knocks when hot');
     await page.getByRole('button', { name: 'Work out the plan' }).click();
     await expect(page).toHaveURL(/\/plan$/);
   });

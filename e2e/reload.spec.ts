@@ -3,6 +3,10 @@ import { demoJob, hand } from './shed';
 
 const views = [
   ['Minibus', 'survey'],
+  ['Sweeper', 'survey/files'],
+  ['Tug 2', 'survey/donor'],
+  ['Tug 2', 'survey/joints'],
+  ['Tug 2', 'survey/pull'],
   ['Minibus', 'plan'],
   ['Minibus', 'strip'],
   ['Minibus', 'lift'],

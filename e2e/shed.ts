@@ -75,3 +75,35 @@ export async function doStep(page: Page): Promise<void> {
   else await step.locator('button.done').click();
   await expect(heading.filter({ hasText: title })).toHaveCount(0);
 }
+
+/** Surveys a machine: its layout, the first answer to every question but those given, and a way out. Returns the taps. */
+export async function surveyMachine(
+  page: Page,
+  layout: RegExp,
+  way: RegExp,
+  answers: Readonly<Record<string, RegExp>> = {},
+): Promise<number> {
+  let taps = 1;
+  await page.getByRole('button', { name: layout }).click();
+  const question = page.locator('.ask h2');
+  for (;;) {
+    const asked = (await question.textContent()) ?? '';
+    if (asked.includes('which way')) break;
+    const given = answers[asked.trim()];
+    const answer = given
+      ? page.locator('.answers').getByRole('button', { name: given })
+      : page.locator('.answers .answer').first();
+    await answer.click();
+    taps += 1;
+    await expect(question).not.toHaveText(asked);
+  }
+  await page.getByRole('button', { name: way }).click();
+  return taps + 1;
+}
+
+/** Fills the last step of a survey. */
+export async function nameJob(page: Page, machine: string, title: string, crew = 'Ines, Tobias'): Promise<void> {
+  await page.getByRole('textbox', { name: 'Machine' }).fill(machine);
+  await page.getByLabel('Job', { exact: true }).fill(title);
+  await page.getByLabel('Crew').fill(crew);
+}
