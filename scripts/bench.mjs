@@ -9,7 +9,9 @@ import { startServer, stopServer, untilHealthy } from './server-process.mjs';
 
 await ensureInstalled();
 await ensureBuilt();
-const { usualMap } = await import('@brisk/core/layouts');
+const { completed, compose, lintMap, OPTION_IDS, TEMPLATES, templateOf, usualMap } =
+  await import('@brisk/core/layouts');
+const { benchBrowser, LARGEST_CHOICES } = await import('./bench-browser.mjs');
 const { workOf } = await import('@brisk/core/work');
 const { groupedOrder } = await import('@brisk/core/schedule');
 const { foldLedger, runSheet, startOf } = await import('@brisk/core/ledger');
@@ -28,6 +30,35 @@ function medianMs(runs, act) {
   }
   return times.sort((one, other) => one - other)[Math.floor(runs / 2)];
 }
+
+const template = templateOf('transverse-cradle');
+const largestChoices = completed(template, LARGEST_CHOICES);
+tell(
+  'compose the largest map',
+  medianMs(100, () => compose(template, largestChoices)),
+  'ms',
+);
+tell(
+  'compose, lint and derive the largest map, one way out',
+  medianMs(30, () => {
+    const map = compose(template, largestChoices);
+    lintMap(map, []);
+    workOf({ map, powerpack: 'cradle', route: 'under' });
+  }),
+  'ms',
+  { connections: compose(template, largestChoices).connections.length },
+);
+tell(
+  'lint the largest map by every powerpack and route',
+  medianMs(10, () => lintMap(compose(template, largestChoices))),
+  'ms',
+);
+const authored = new Set(TEMPLATES.flatMap(({ pieces }) => pieces.flatMap(({ connections = [] }) => connections)));
+tell('connections authored', authored.size, 'connections', {
+  layouts: TEMPLATES.length,
+  options: OPTION_IDS.length,
+  parts: new Set(TEMPLATES.flatMap(({ pieces }) => pieces.flatMap(({ parts = [] }) => parts))).size,
+});
 
 const work = workOf(plan);
 const operations = [...work.operations.values()];
@@ -119,6 +150,8 @@ try {
   tell('initial JavaScript transferred, compressed', sizes.reduce((sum, size) => sum + size, 0) / 1024, 'KiB', {
     files: scripts.length,
   });
+
+  await benchBrowser(address, tell);
 
   const writers = 4;
   const each = 250;

@@ -1,7 +1,9 @@
 import { ENTRY_SCHEMAS } from '@brisk/contracts/entry';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
-import { openApiDocument } from './http/openapi.js';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { bundleJsonSchema, openApiDocument } from './http/openapi.js';
 import { entry, newJob } from './testing/test-server.js';
 
 interface Document {
@@ -42,5 +44,26 @@ describe('the OpenAPI document', () => {
     const note = validator('Entry.noted');
     expect(note(entry({ kind: 'noted', text: 'Seen' }))).toBe(true);
     expect(note({ ...entry({ kind: 'noted', text: 'Seen' }), text: undefined })).toBe(false);
+  });
+});
+
+describe('the JSON Schema of a bundle', () => {
+  const schema = bundleJsonSchema();
+  const valid = new Ajv2020({ strict: false });
+  addFormats.default(valid);
+  const isBundle = valid.compile(schema);
+
+  it('is the one that is published beside the documents', () => {
+    const published = JSON.parse(readFileSync(join(process.cwd(), 'docs/job-bundle.schema.json'), 'utf8')) as unknown;
+    expect(schema).toEqual(published);
+  });
+
+  it('takes the demo bundles, and no others', () => {
+    const bundle = JSON.parse(readFileSync(join(process.cwd(), 'demo/larkmoor/tug.brisk.json'), 'utf8')) as {
+      job: object;
+    };
+    expect(isBundle(bundle)).toBe(true);
+    expect(isBundle({ ...bundle, format: 'else' })).toBe(false);
+    expect(isBundle({ ...bundle, job: { ...bundle.job, plan: {} } })).toBe(false);
   });
 });

@@ -20,8 +20,29 @@ const templateParameter: Json = { name: 'template', in: 'path', required: true, 
 
 /** A Yup record as JSON Schema; the ledger inside it refers to the entry kinds, which are listed on their own. */
 function converted(schema: Schema, replace: Readonly<Record<string, Json>> = {}): Json {
-  const json = convertSchema(schema as Parameters<typeof convertSchema>[0]) as Json & { properties?: Json };
+  const json = modern(convertSchema(schema as Parameters<typeof convertSchema>[0])) as Json & {
+    properties?: Json;
+  };
   return { ...json, properties: { ...json.properties, ...replace } };
+}
+
+/**
+ * Pairs as OpenAPI 3.1 and JSON Schema 2020-12 write them, which the converter still writes the older way; and records
+ * with keys of their own, for which it knows no type.
+ */
+function modern(json: unknown): unknown {
+  if (Array.isArray(json)) return json.map(modern);
+  if (typeof json !== 'object' || json === null) return json;
+  const { items, type, ...others } = Object.fromEntries(
+    Object.entries(json).map(([key, value]) => [key, modern(value)]),
+  );
+  const untyped = type === 'mixed' || (Array.isArray(type) && type.length === 0);
+  const rest = {
+    ...others,
+    ...(type === undefined || (untyped && 'enum' in others) ? {} : { type: untyped ? 'object' : type }),
+  };
+  if (items === undefined) return rest;
+  return Array.isArray(items) ? { ...rest, prefixItems: items, items: false } : { ...rest, items };
 }
 
 /** The OpenAPI 3.1 document of this server, made from the schemas that hold its input to account. */

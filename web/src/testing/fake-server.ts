@@ -53,6 +53,7 @@ export class FakeServer implements Pick<
   | 'templates'
   | 'template'
   | 'keepTemplate'
+  | 'forgetTemplate'
   | 'inspectionSheet'
   | 'keepInspectionSheet'
   | 'bundleAddress'
@@ -131,6 +132,12 @@ export class FakeServer implements Pick<
       const kept = { revision: revision + 1, updatedAt: '2026-03-02T09:00:00.000Z', document };
       this.kept.set(document.id, kept);
       return kept;
+    });
+  }
+
+  forgetTemplate(id: string): Observable<void> {
+    return this.answer(() => {
+      this.kept.delete(id);
     });
   }
 

@@ -9,6 +9,8 @@ import {
   inject,
   input,
   output,
+  signal,
+  untracked,
   viewChild,
 } from '@angular/core';
 import { crossing, type Connection, type ConnectionMap, type PartId } from '@brisk/core/connection-map';
@@ -30,6 +32,9 @@ const VIEW_WORDS: Readonly<Record<View, string>> = {
   below: 'From below',
   inside: 'Inside',
 };
+
+/** How many bundles are drawn in one frame; a map that has more of them appears over a few frames. */
+const AT_ONCE = 45;
 
 /** The connection map drawn: parts in their places, connections by line and mark, the powerpack within its boundary. */
 @Component({
@@ -57,6 +62,8 @@ export class MapPicture {
   protected readonly marks = KIND_MARKS;
   protected readonly drawing = computed(() => drawMap(this.map(), this.view(), this.lump()));
 
+  private readonly upTo = signal(AT_ONCE);
+
   protected readonly counts = computed(() => {
     const counts: Record<View, number> = { above: 0, below: 0, inside: 0 };
     for (const connection of this.map().connections) counts[viewOf(connection)] += 1;
@@ -73,22 +80,24 @@ export class MapPicture {
     const only = this.only();
     const boundary = this.boundary();
     const picked = this.picked();
-    return this.drawing().bundles.map((bundle) => {
-      const ids = bundle.connections.map(({ id }) => id);
-      const stands = new Set(ids.map((id) => standing.get(id) ?? 'closed'));
-      return {
-        ...bundle,
-        mark: KIND_MARKS[bundle.kind],
-        words: bundleWords(bundle),
-        holds: ids.some((id) => boundary.has(id)),
-        is: stands.has('left') ? 'left' : stands.has('found') ? 'found' : stands.has('closed') ? 'closed' : 'open',
-        faint: only !== undefined && !ids.some((id) => only.has(id)),
-        wrong: ids.some((id) => this.problemsAt().has(id)),
-        lit:
-          (picked?.what === 'connections' && ids.some((id) => picked.ids.includes(id))) ||
-          (picked?.what === 'part' && bundle.connections.some(({ between }) => between.includes(picked.id))),
-      };
-    });
+    return this.drawing()
+      .bundles.slice(0, this.upTo())
+      .map((bundle) => {
+        const ids = bundle.connections.map(({ id }) => id);
+        const stands = new Set(ids.map((id) => standing.get(id) ?? 'closed'));
+        return {
+          ...bundle,
+          mark: KIND_MARKS[bundle.kind],
+          words: bundleWords(bundle),
+          holds: ids.some((id) => boundary.has(id)),
+          is: stands.has('left') ? 'left' : stands.has('found') ? 'found' : stands.has('closed') ? 'closed' : 'open',
+          faint: only !== undefined && !ids.some((id) => only.has(id)),
+          wrong: ids.some((id) => this.problemsAt().has(id)),
+          lit:
+            (picked?.what === 'connections' && ids.some((id) => picked.ids.includes(id))) ||
+            (picked?.what === 'part' && bundle.connections.some(({ between }) => between.includes(picked.id))),
+        };
+      });
   });
 
   protected readonly kinds = computed(() => {
@@ -128,6 +137,21 @@ export class MapPicture {
       ]);
       svg.call(this.zoomer.transform, zoomIdentity);
     });
+    let frame = 0;
+    effect(() => {
+      const { bundles } = this.drawing();
+      cancelAnimationFrame(frame);
+      this.upTo.set(AT_ONCE);
+      const drawMore = () => {
+        if (untracked(this.upTo) >= bundles.length) return;
+        frame = requestAnimationFrame(() => {
+          this.upTo.update((before) => before + AT_ONCE);
+          drawMore();
+        });
+      };
+      drawMore();
+    });
+    inject(DestroyRef).onDestroy(() => cancelAnimationFrame(frame));
     inject(DestroyRef).onDestroy(() => select(this.svg().nativeElement).on('.zoom', null).on('click', null));
   }
 

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import type { Connection, Station, Zone } from '@brisk/core/connection-map';
 import type { JobState } from '@brisk/core/ledger';
 import { STATION_WORDS, ZONE_WORDS } from '../words/trade-words';
-import { STATION_PLACES, ZONE_PLACES, type Place } from './bay-places';
+import { BAY_TURNS, STATION_PLACES, ZONE_PLACES, type Place } from './bay-places';
 
 /** The machine from above with the connections that matter marked in their places, and where to stand. */
 @Component({
@@ -16,13 +16,25 @@ export class BayPicture {
   readonly connections = input.required<readonly Connection[]>();
   readonly station = input<Station>();
 
+  /** How the powerpack lies: along with a shaft behind it, or across over its axle; at the front, in the middle, behind. */
+  protected readonly shape = computed(() => {
+    const { parts, bay = 'front' } = this.state().work.plan.map;
+    const has = (id: string) => parts.some((part) => part.id === id);
+    return {
+      lengthwise: has('propshaft'),
+      radiator: bay === 'front' && has('radiator'),
+      turn: BAY_TURNS[bay].svg,
+    };
+  });
+
   /** One mark for each place, with how many connections are there. */
   protected readonly marks = computed(() => {
+    const { turn } = BAY_TURNS[this.state().work.plan.map.bay ?? 'front'];
     const zoneOf = new Map(this.state().work.plan.map.parts.map(({ id, zone }) => [id, zone]));
     const byPlace = new Map<string, { key: string; place: Place; words: string; names: string[] }>();
     for (const { between, station, name } of this.connections()) {
       const zones = between.map((part) => zoneOf.get(part) ?? 'outside').filter((zone) => zone !== 'outside');
-      const place = placeBetween(zones, station);
+      const place = turn(placeBetween(zones, station));
       const key = `${place.x} ${place.y}`;
       const words = zones.map((zone) => ZONE_WORDS[zone]).join(' and ');
       const mark = byPlace.get(key) ?? { key, place, words: words || STATION_WORDS[station], names: [] };
@@ -34,7 +46,8 @@ export class BayPicture {
 
   protected readonly standing = computed(() => {
     const station = this.station();
-    return station && { place: STATION_PLACES[station], words: STATION_WORDS[station] };
+    const { turn } = BAY_TURNS[this.state().work.plan.map.bay ?? 'front'];
+    return station && { place: turn(STATION_PLACES[station]), words: STATION_WORDS[station] };
   });
 
   protected readonly description = computed(() => {

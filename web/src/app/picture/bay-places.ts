@@ -1,4 +1,4 @@
-import type { Station, Zone } from '@brisk/core/connection-map';
+import type { Bay, Station, Zone } from '@brisk/core/connection-map';
 
 /** A point on the bay picture, in its own units: the machine seen from above, its nose to the left. */
 export interface Place {
@@ -28,3 +28,17 @@ export const STATION_PLACES: Readonly<Record<Station, Place>> = {
   cabin: { x: 216, y: 150 },
   rear: { x: 310, y: 80 },
 };
+
+/** What is drawn for a bay at the front, brought to where this machine has its bay: a machine is 338 long and stays on the sheet. */
+export const BAY_TURNS: Readonly<Record<Bay, { readonly svg: string | null; readonly turn: (place: Place) => Place }>> =
+  {
+    front: { svg: null, turn: (place) => place },
+    middle: {
+      svg: 'translate(96 0)',
+      turn: ({ x, y }) => ({ x: x < 20 ? x : Math.min(x + 96, 310), y }),
+    },
+    rear: {
+      svg: 'translate(332 0) scale(-1 1)',
+      turn: ({ x, y }) => ({ x: 324 - x, y }),
+    },
+  };

@@ -52,6 +52,10 @@ export class Api {
     return this.http.put<Kept<ShopTemplate>>(`/api/templates/${encodeURIComponent(template.document.id)}`, template);
   }
 
+  forgetTemplate(id: string): Observable<void> {
+    return this.http.delete<void>(`/api/templates/${encodeURIComponent(id)}`);
+  }
+
   inspectionSheet(): Observable<Kept<InspectionSheet>> {
     return this.http.get<Kept<InspectionSheet>>('/api/inspection-sheet');
   }

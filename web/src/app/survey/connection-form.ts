@@ -14,20 +14,23 @@ import { FormArray, FormControl, FormGroup, ReactiveFormsModule } from '@angular
 import { MatButton } from '@angular/material/button';
 import { amount, count, name, oneOf, optionalText } from '@brisk/contracts/fields';
 import {
+  CAUTIONS,
   CONNECTION_KINDS,
   STATIONS,
   STEP_HEIGHTS,
   SYSTEMS,
   type Access,
+  type Caution,
   type Connection,
   type FastenerSet,
+  type TorqueSpec,
 } from '@brisk/core/connection-map';
 import { freshId } from '@brisk/core/map-edit';
 import { number, string } from 'yup';
 import { Ask } from '../forms/ask';
 import { wrongWith, yupRule } from '../forms/yup-rule';
 import type { Picked } from '../map-picture/map-picture';
-import { HEIGHT_WORDS, KIND_WORDS, STATION_WORDS, SYSTEM_WORDS } from '../words/trade-words';
+import { CAUTION_NAMES, HEIGHT_WORDS, KIND_WORDS, STATION_WORDS, SYSTEM_WORDS } from '../words/trade-words';
 import { MapDraft } from './map-draft';
 
 const text = (rule: Parameters<typeof yupRule>[0], initial = '') =>
@@ -60,6 +63,10 @@ export class ConnectionForm {
   protected readonly heights = STEP_HEIGHTS.map((value) => ({ value, words: HEIGHT_WORDS[value] }));
   protected readonly sent = signal(false);
   protected readonly access = signal<readonly Access[]>([]);
+  protected readonly cautions = signal<ReadonlySet<Caution>>(new Set());
+  protected readonly cautionNames = CAUTIONS.map((value) => ({ value, words: CAUTION_NAMES[value] }));
+  /** Connections whose final torque comes before this one’s. */
+  protected readonly torqueAfter = signal<NonNullable<TorqueSpec['after']>>([]);
   protected readonly needs = signal<ReadonlySet<string>>(new Set());
   protected readonly map = this.draft.map;
   protected readonly known = computed(() => this.map()?.connections.find(({ id }) => id === this.id()));
@@ -90,6 +97,9 @@ export class ConnectionForm {
     carriesLoad: new FormControl(false, { nonNullable: true }),
     tip: text(optionalText().label('Mind')),
     nm: figure(number().moreThan(0).max(10_000).nullable().label('Torque'), null),
+    backLow: figure(amount(100_000, 0.1).label('Back, when it goes well'), 1),
+    backLikely: figure(amount(100_000, 0.1).label('Back, as a rule'), 3),
+    backHigh: figure(amount(100_000, 0.1).label('Back, when it fights back'), 9),
     deg: figure(number().min(0).max(720).nullable().label('Angle'), null),
     back: text(optionalText().label('On the way back')),
     beforeLowering: text(optionalText().label('Before the powerpack goes down')),
@@ -122,6 +132,22 @@ export class ConnectionForm {
     });
   }
 
+  protected toggleCaution(caution: Caution): void {
+    this.cautions.update((before) => {
+      const after = new Set(before);
+      if (!after.delete(caution)) after.add(caution);
+      return after;
+    });
+  }
+
+  protected pickTorqueAfter(): void {
+    this.pickNext().set((picked) => void this.addTorqueAfter(picked));
+  }
+
+  protected dropTorqueAfter(connection: string): void {
+    this.torqueAfter.update((before) => before.filter((one) => one.connection !== connection));
+  }
+
   protected pickAccess(): void {
     this.pickNext().set((picked) => void this.addAccess(picked));
   }
@@ -143,7 +169,7 @@ export class ConnectionForm {
     const map = this.map();
     if (!map || this.form.invalid) return;
     const known = this.known();
-    const connection = this.connection(known, known?.id ?? freshId(map, this.form.getRawValue().name));
+    const connection = this.connection(known?.id ?? freshId(map, this.form.getRawValue().name));
     const { id, ...change } = connection;
     const wrong = known
       ? this.draft.edit({ kind: 'change-connection', id, change }, `Change ${connection.name}`)
@@ -210,10 +236,26 @@ export class ConnectionForm {
     if (typeof why === 'string') this.access.update((before) => [...before, { ...target, why }]);
   }
 
+  private async addTorqueAfter(picked: Picked): Promise<void> {
+    const other = picked.what === 'connections' ? picked.ids[0] : undefined;
+    if (other === undefined || other === this.id()) return;
+    const called = this.map()?.connections.find(({ id }) => id === other)?.name ?? other;
+    const answers = await this.ask.ask({
+      title: 'What is tightened first',
+      words: `${called} before this one.`,
+      questions: [{ field: 'why', label: 'Why', as: 'line', schema: name().label('Why') }],
+      action: 'So it is',
+    });
+    const why = answers?.['why'];
+    if (typeof why === 'string') this.torqueAfter.update((before) => [...before, { connection: other, why }]);
+  }
+
   private fill(known: Connection | undefined): void {
     this.sent.set(false);
     this.access.set(known?.access ?? []);
     this.needs.set(new Set(known?.needs));
+    this.cautions.set(new Set(known?.cautions));
+    this.torqueAfter.set(known?.refit.torque?.after ?? []);
     this.form.controls.sets.clear();
     for (const set of known?.fasteners ?? []) this.form.controls.sets.push(setGroup(set));
     if (!known) return;
@@ -228,6 +270,9 @@ export class ConnectionForm {
       height,
       hands,
       ...minutes,
+      backLow: refit.minutes.low,
+      backLikely: refit.minutes.likely,
+      backHigh: refit.minutes.high,
       tools: tools.join(', '),
       circuit: circuit ?? '',
       carriesLoad: carriesLoad ?? false,
@@ -239,10 +284,11 @@ export class ConnectionForm {
     });
   }
 
-  private connection(known: Connection | undefined, id: string): Connection {
-    const { low, likely, high, from, to, tools, nm, deg, back, sets, ...value } = this.form.getRawValue();
+  private connection(id: string): Connection {
+    const { low, likely, high, backLow, backLikely, backHigh, from, to, tools, nm, deg, back, sets, ...value } =
+      this.form.getRawValue();
     const minutes = { low: low ?? 1, likely: likely ?? 3, high: high ?? 9 };
-    const { targetNm: _target, angleDeg: _angle, ...torque } = known?.refit.torque ?? { targetNm: 0 };
+    const after = this.torqueAfter();
     return {
       id,
       name: value.name.trim(),
@@ -257,7 +303,7 @@ export class ConnectionForm {
         .map((tool) => tool.trim())
         .filter((tool) => tool !== ''),
       minutes,
-      cautions: cautionsFor(known?.cautions ?? [], value.height),
+      cautions: cautionsFor([...this.cautions()], value.height),
       fasteners: sets.map(({ count: pieces, what, note, singleUse }): FastenerSet => ({
         count: pieces ?? 1,
         what: what.trim(),
@@ -270,8 +316,16 @@ export class ConnectionForm {
       ...(value.carriesLoad ? { carriesLoad: true } : {}),
       ...(value.tip.trim() === '' ? {} : { tip: value.tip.trim() }),
       refit: {
-        minutes: known?.refit.minutes ?? minutes,
-        ...(nm === null ? {} : { torque: { ...torque, targetNm: nm, ...(deg ? { angleDeg: deg } : {}) } }),
+        minutes: { low: backLow ?? minutes.low, likely: backLikely ?? minutes.likely, high: backHigh ?? minutes.high },
+        ...(nm === null
+          ? {}
+          : {
+              torque: {
+                targetNm: nm,
+                ...(deg ? { angleDeg: deg } : {}),
+                ...(after.length > 0 ? { after } : {}),
+              },
+            }),
         ...(back.trim() === '' ? {} : { note: back.trim() }),
         ...(value.beforeLowering.trim() === '' ? {} : { beforeLowering: value.beforeLowering.trim() }),
       },

@@ -31,6 +31,9 @@ import { Desk } from '../desk/desk';
     }
   `,
   styles: `
+    :host {
+      display: contents;
+    }
     .look {
       display: flex;
       flex-wrap: wrap;

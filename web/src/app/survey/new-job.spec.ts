@@ -184,6 +184,24 @@ describe('the survey of a new machine', () => {
     expect(server.begun[0]).not.toHaveProperty('choices');
   });
 
+  it('forgets one of the shop’s own, and brings it back', async () => {
+    const server = new FakeServer();
+    const map = usualMap('utility-belt');
+    server.kept.set('mower', {
+      revision: 1,
+      updatedAt: '',
+      document: { id: 'mower', name: 'Mower', layout: map.layout, choices: {}, map },
+    });
+    const survey = await openSurvey(server);
+    await survey.tap('Forget Mower');
+    await survey.settle();
+    expect(survey.text()).toContain('“Mower” is forgotten');
+    expect(server.kept.size).toBe(0);
+    await survey.tap('Undo');
+    await survey.settle();
+    expect(survey.text()).toContain('Or one the shop knows already');
+  });
+
   it('says what is missing and begins nothing', async () => {
     const survey = await openSurvey();
     await survey.tap(/Small utility machine/);

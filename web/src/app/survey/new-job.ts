@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
@@ -72,10 +71,9 @@ export class NewJobView {
   /** The shop’s own template the job begins from, instead of questions. */
   protected readonly own = signal<ShopTemplate | undefined>(undefined);
 
-  protected readonly ownTemplates = toSignal(
-    this.api.templates().pipe(catchError(() => of([] as readonly ShopTemplateSummary[]))),
-    { initialValue: [] as readonly ShopTemplateSummary[] },
-  );
+  protected readonly ownTemplates = signal<readonly ShopTemplateSummary[]>([]);
+  /** One that was forgotten just now, to be brought back. */
+  protected readonly forgotten = signal<ShopTemplate | undefined>(undefined);
 
   private readonly template = computed(() => this.templates.find(({ layout }) => layout === this.layout()));
   protected readonly questions = computed<readonly Question[]>(() => {
@@ -164,6 +162,7 @@ export class NewJobView {
   });
 
   constructor() {
+    void this.fetchOwn();
     effect(() =>
       keepDraft(
         this.layout() === ''
@@ -203,6 +202,35 @@ export class NewJobView {
     } catch (error) {
       this.trouble.set(problemWords(error));
     }
+  }
+
+  /** Forgets one of the shop’s own maps; jobs begun from it keep theirs, and it can be brought back at once. */
+  protected async forget(id: string): Promise<void> {
+    this.trouble.set('');
+    try {
+      const { document } = await firstValueFrom(this.api.template(id));
+      await firstValueFrom(this.api.forgetTemplate(id));
+      this.forgotten.set(document);
+    } catch (error) {
+      this.trouble.set(problemWords(error));
+    }
+    await this.fetchOwn();
+  }
+
+  protected async bringBack(): Promise<void> {
+    const document = this.forgotten();
+    if (!document) return;
+    try {
+      await firstValueFrom(this.api.keepTemplate({ revision: 0, document }));
+      this.forgotten.set(undefined);
+    } catch (error) {
+      this.trouble.set(problemWords(error));
+    }
+    await this.fetchOwn();
+  }
+
+  private async fetchOwn(): Promise<void> {
+    this.ownTemplates.set(await firstValueFrom(this.api.templates().pipe(catchError(() => of([])))));
   }
 
   protected answer(choice: string): void {

@@ -11,7 +11,7 @@ import {
 } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
-import { name, oneOf } from '@brisk/contracts/fields';
+import { name, oneOf, optionalText } from '@brisk/contracts/fields';
 import { STATIONS, SYSTEMS, ZONES, type Connection, type Part } from '@brisk/core/connection-map';
 import { freshId } from '@brisk/core/map-edit';
 import { number, string } from 'yup';
@@ -56,6 +56,10 @@ export class PartForm {
     comesOff: new FormControl(false, { nonNullable: true }),
     station: new FormControl('bay-top', { nonNullable: true, validators: yupRule(oneOf(STATIONS).label('Where')) }),
     likely: new FormControl<number | null>(2, yupRule(number().moreThan(0).max(100_000).required().label('Minutes'))),
+    offTitle: new FormControl('', { nonNullable: true, validators: yupRule(optionalText().label('The step')) }),
+    offHands: new FormControl<1 | 2>(1, { nonNullable: true }),
+    offTools: new FormControl('', { nonNullable: true, validators: yupRule(string().max(1_000).label('Tools')) }),
+    offTip: new FormControl('', { nonNullable: true, validators: yupRule(optionalText().label('Mind')) }),
     second: new FormControl('', {
       nonNullable: true,
       validators: yupRule(string().max(120).label('Name of the second')),
@@ -163,12 +167,29 @@ export class PartForm {
       comesOff: removal !== undefined,
       station: removal?.station ?? 'bay-top',
       likely: removal?.minutes.likely ?? 2,
+      offTitle: removal?.title ?? '',
+      offHands: removal?.hands ?? 1,
+      offTools: removal?.tools.join(', ') ?? '',
+      offTip: removal?.tip ?? '',
       second: '',
     });
   }
 
   private part(known: Part | undefined, id: string): Part {
-    const { zone, system, massKg, ridesWith, comesOff, station, likely, ...value } = this.form.getRawValue();
+    const {
+      zone,
+      system,
+      massKg,
+      ridesWith,
+      comesOff,
+      station,
+      likely,
+      offTitle,
+      offHands,
+      offTools,
+      offTip,
+      ...value
+    } = this.form.getRawValue();
     const called = value.name.trim();
     const middle = likely ?? 2;
     const raised = station === 'underside' || station === 'wheel-left' || station === 'wheel-right';
@@ -182,18 +203,21 @@ export class PartForm {
       ...(comesOff
         ? {
             removal: {
-              title: `Take the ${called} off`,
-              height: raised ? 'raised' : 'either',
-              hands: 1,
-              tools: [],
-              cautions: raised ? ['stands'] : [],
-              ...known?.removal,
+              title: offTitle.trim() === '' ? `Take the ${called} off` : offTitle.trim(),
               station: station as Connection['station'],
+              height: known?.removal?.station === station ? known.removal.height : raised ? 'raised' : 'either',
+              hands: offHands,
+              tools: offTools
+                .split(',')
+                .map((tool) => tool.trim())
+                .filter((tool) => tool !== ''),
               minutes: {
                 low: Math.min(middle, known?.removal?.minutes.low ?? middle / 2),
                 likely: middle,
                 high: Math.max(middle, known?.removal?.minutes.high ?? middle * 3),
               },
+              cautions: known?.removal?.cautions ?? (raised ? ['stands'] : []),
+              ...(offTip.trim() === '' ? {} : { tip: offTip.trim() }),
             },
           }
         : {}),

@@ -1,4 +1,12 @@
-import type { ConnectionKind, MachineHeight, Station, StepHeight, System, Zone } from '@brisk/core/connection-map';
+import type {
+  Caution,
+  ConnectionKind,
+  MachineHeight,
+  Station,
+  StepHeight,
+  System,
+  Zone,
+} from '@brisk/core/connection-map';
 import type { IssueSort, StartResult } from '@brisk/core/first-start';
 import type { Stop, Trouble } from '@brisk/core/ledger';
 import type { TorqueVerdict } from '@brisk/core/torque';
@@ -108,4 +116,21 @@ export const VERDICT_WORDS: Readonly<Record<TorqueVerdict, string>> = {
   under: 'Too low',
   over: 'Too high',
   'tool-out-of-range': 'Wrench not trusted at this figure',
+};
+
+/** Cautions by what they are about; the whole sentence is core’s. */
+export const CAUTION_NAMES: Readonly<Record<Caution, string>> = {
+  battery: 'Live battery',
+  fuel: 'Fuel',
+  'hot-coolant': 'Hot coolant',
+  stands: 'Machine on stands',
+  'under-load': 'Hanging load',
+  airbag: 'Airbag',
+  refrigerant: 'Refrigerant',
+  spring: 'Loaded spring',
+  heavy: 'Heavy',
+  eyes: 'Rust and grit',
+  'exhaust-gas': 'Exhaust gas',
+  'high-voltage': 'High voltage',
+  'air-pressure': 'Stored air',
 };
