@@ -5,9 +5,10 @@ import {
   type ShopTemplate,
   type ShopTemplateSummary,
 } from '@brisk/contracts/shop';
-import { problemsOf } from '@brisk/core/connection-map';
+import { MapError, problemsOf, type ConnectionMap, type MapProblem } from '@brisk/core/connection-map';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
-import { lintMap } from '@brisk/core/layouts';
+import { waysOut } from '@brisk/core/layouts';
+import { workOf } from '@brisk/core/work';
 import { Router, type Request } from 'express';
 import { bodyOf, jsonBody, LARGEST_BODY } from '../http/body.js';
 import { badInput, ProblemError } from '../http/problem.js';
@@ -35,10 +36,7 @@ export function shopRoutes(store: ShopStore): Router {
     if (toKeep.document.id !== templateIn(request))
       badInput([{ field: 'document.id', words: 'The template has another id than its address.' }]);
     const { map } = toKeep.document;
-    const problems =
-      problemsOf(map).length > 0
-        ? problemsOf(map)
-        : lintMap(map).filter(({ words }) => /wait for each other/.test(words));
+    const problems = workableProblems(map);
     if (problems.length > 0)
       badInput(problems.slice(0, 20).map(({ at, words }) => ({ field: `document.map: ${at}`, words })));
     response.json(await store.keep('template', toKeep.document.id, toKeep));
@@ -59,6 +57,21 @@ export function shopRoutes(store: ShopStore): Router {
   });
 
   return router;
+}
+
+/** What keeps a map from being worked: what is wrong with it, or a loop on one of its ways out. */
+function workableProblems(map: ConnectionMap): readonly MapProblem[] {
+  const problems = problemsOf(map);
+  if (problems.length > 0) return problems;
+  return waysOut(map).flatMap(({ powerpack, route }) => {
+    try {
+      workOf({ map, powerpack: powerpack.id, route: route.id });
+      return [];
+    } catch (error) {
+      if (!(error instanceof MapError)) throw error;
+      return [{ at: `${powerpack.id} by ${route.id}`, words: error.message }];
+    }
+  });
 }
 
 function templateIn(request: Request): string {

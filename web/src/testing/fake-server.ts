@@ -135,7 +135,7 @@ export class FakeServer implements Pick<
     });
   }
 
-  forgetTemplate(id: string): Observable<void> {
+  forgetTemplate(id: string): Observable<unknown> {
     return this.answer(() => {
       this.kept.delete(id);
     });

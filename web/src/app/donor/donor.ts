@@ -12,7 +12,8 @@ import { Desk } from '../desk/desk';
 import { Ask } from '../forms/ask';
 import { Api } from '../server/api';
 import { problemWords } from '../server/problem-words';
-import { centsOf, money } from './money';
+import { money } from './money';
+import { priceQuestions, pricesIn } from './price-questions';
 import { SwapDesk } from './swap-desk';
 
 const BET_WORDS: Readonly<Record<Bet, string>> = {
@@ -89,29 +90,7 @@ export class DonorView {
           choices: TEMPLATES.map(({ layout, name: words }) => ({ value: layout, words })),
           initial: before?.layout ?? job.survey?.layout ?? job.plan.map.layout,
         },
-        {
-          field: 'price',
-          label: 'Price asked',
-          as: 'line',
-          schema: string()
-            .test(
-              'money',
-              'A price such as 980 or 980.50, or nothing.',
-              (typed) => !typed || centsOf(typed) !== undefined,
-            )
-            .label('Price'),
-          ...(before?.priceCents === undefined ? {} : { initial: money(before.priceCents) }),
-        },
-        {
-          field: 'core',
-          label: 'Core charge on top',
-          as: 'line',
-          schema: string()
-            .test('money', 'A price such as 150, or nothing.', (typed) => !typed || centsOf(typed) !== undefined)
-            .label('Core charge'),
-          hint: 'Comes back when the old one is returned',
-          ...(before?.coreChargeCents === undefined ? {} : { initial: money(before.coreChargeCents) }),
-        },
+        ...priceQuestions(before ?? {}),
         {
           field: 'note',
           label: 'Note',
@@ -126,8 +105,6 @@ export class DonorView {
     const layout = String(answers['layout']);
     const powerpacks = usualMap(layout).powerpacks.map(({ id }) => id);
     const wanted = before?.layout === layout ? before.powerpack : job.plan.powerpack;
-    const price = centsOf(String(answers['price'] ?? ''));
-    const core = centsOf(String(answers['core'] ?? ''));
     const note = answers['note'];
     await this.swapDesk.setDonor({
       name: String(answers['name']),
@@ -135,8 +112,7 @@ export class DonorView {
       choices: before?.layout === layout ? before.choices : {},
       powerpack: powerpacks.includes(wanted) ? wanted : (powerpacks[0] ?? ''),
       ...(typeof note === 'string' ? { note } : {}),
-      ...(price === undefined ? {} : { priceCents: price }),
-      ...(core === undefined ? {} : { coreChargeCents: core }),
+      ...pricesIn(answers),
     });
   }
 

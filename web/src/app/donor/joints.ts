@@ -13,11 +13,12 @@ import {
   type InterfaceGroup,
   type SwapInterface,
 } from '@brisk/core/swap';
-import { number, string } from 'yup';
+import { number } from 'yup';
 import { Desk } from '../desk/desk';
 import { Ask } from '../forms/ask';
 import { duration, sentence } from '../words/duration';
-import { centsOf, money } from './money';
+import { money } from './money';
+import { priceQuestions, pricesIn } from './price-questions';
 import { SwapDesk } from './swap-desk';
 
 export const DECISION_WORDS: Readonly<Record<Decision, string>> = {
@@ -105,12 +106,6 @@ export class Joints {
 
   protected async note(joint: SwapInterface): Promise<void> {
     const before = decisionAt(joint, this.swapDesk.swap()?.decisions ?? {});
-    const rule = () =>
-      string().test(
-        'money',
-        'A price such as 24 or 24.50, or nothing.',
-        (typed) => !typed || centsOf(typed) !== undefined,
-      );
     const answers = await this.ask.ask({
       title: sentence(joint.name),
       words: joint.why,
@@ -129,34 +124,18 @@ export class Joints {
           schema: number().min(0).max(100_000).nullable().label('Minutes'),
           ...(before.minutes === undefined ? {} : { initial: before.minutes }),
         },
-        {
-          field: 'price',
-          label: 'Price',
-          as: 'line',
-          schema: rule().label('Price'),
-          ...(before.priceCents === undefined ? {} : { initial: money(before.priceCents) }),
-        },
-        {
-          field: 'core',
-          label: 'Core charge',
-          as: 'line',
-          schema: rule().label('Core charge'),
-          ...(before.coreChargeCents === undefined ? {} : { initial: money(before.coreChargeCents) }),
-        },
+        ...priceQuestions(before),
       ],
       action: 'Keep it',
     });
     if (!answers) return;
-    const price = centsOf(String(answers['price'] ?? ''));
-    const core = centsOf(String(answers['core'] ?? ''));
     const minutes = answers['minutes'];
     const how = answers['note'];
     await this.swapDesk.decide(joint.id, {
       decision: before.decision,
       ...(typeof how === 'string' ? { note: how } : {}),
       ...(typeof minutes === 'number' ? { minutes } : {}),
-      ...(price === undefined ? {} : { priceCents: price }),
-      ...(core === undefined ? {} : { coreChargeCents: core }),
+      ...pricesIn(answers),
     });
   }
 }

@@ -8,7 +8,8 @@ import { Desk } from '../desk/desk';
 import { Ask } from '../forms/ask';
 import { sentence, several } from '../words/duration';
 import { STATION_WORDS } from '../words/trade-words';
-import { centsOf, money } from './money';
+import { money } from './money';
+import { priceQuestions, pricesIn } from './price-questions';
 import { SwapDesk } from './swap-desk';
 
 const FIT_WORDS: Readonly<Record<Fit, string>> = {
@@ -67,12 +68,6 @@ export class PullList {
 
   protected async note(item: PullItem): Promise<void> {
     const before = this.swapDesk.swap()?.pulled[item.id] ?? {};
-    const rule = () =>
-      string().test(
-        'money',
-        'A price such as 24 or 24.50, or nothing.',
-        (typed) => !typed || centsOf(typed) !== undefined,
-      );
     const answers = await this.ask.ask({
       title: sentence(item.name),
       words: item.why,
@@ -92,33 +87,17 @@ export class PullList {
           schema: optionalText().label('Note'),
           ...(before.note ? { initial: before.note } : {}),
         },
-        {
-          field: 'price',
-          label: 'Price',
-          as: 'line',
-          schema: rule().label('Price'),
-          ...(before.priceCents === undefined ? {} : { initial: money(before.priceCents) }),
-        },
-        {
-          field: 'core',
-          label: 'Core charge',
-          as: 'line',
-          schema: rule().label('Core charge'),
-          ...(before.coreChargeCents === undefined ? {} : { initial: money(before.coreChargeCents) }),
-        },
+        ...priceQuestions(before),
       ],
       action: 'Keep it',
     });
     if (!answers) return;
-    const price = centsOf(String(answers['price'] ?? ''));
-    const core = centsOf(String(answers['core'] ?? ''));
     const said = answers['note'];
     await this.swapDesk.pull(item.id, {
       ...(before.got === undefined ? {} : { got: before.got }),
       fit: answers['fit'] as Fit,
       ...(typeof said === 'string' ? { note: said } : {}),
-      ...(price === undefined ? {} : { priceCents: price }),
-      ...(core === undefined ? {} : { coreChargeCents: core }),
+      ...pricesIn(answers),
     });
   }
 

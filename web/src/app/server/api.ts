@@ -52,8 +52,8 @@ export class Api {
     return this.http.put<Kept<ShopTemplate>>(`/api/templates/${encodeURIComponent(template.document.id)}`, template);
   }
 
-  forgetTemplate(id: string): Observable<void> {
-    return this.http.delete<void>(`/api/templates/${encodeURIComponent(id)}`);
+  forgetTemplate(id: string): Observable<unknown> {
+    return this.http.delete(`/api/templates/${encodeURIComponent(id)}`);
   }
 
   inspectionSheet(): Observable<Kept<InspectionSheet>> {
