@@ -267,7 +267,7 @@ function tug() {
         },
         decisions,
         pulled: {
-          'forgotten-1': { got: true },
+          'control-unit': { got: true },
           'forgotten-2': { got: true },
           'forgotten-3': { got: true, note: 'cut with a hand of lead' },
           engine: { got: true, priceCents: 98_000, coreChargeCents: 15_000 },

@@ -1,7 +1,9 @@
-import type { Station } from '../connection-map/index.js';
+import type { PartId, Station } from '../connection-map/index.js';
 
 /** Something people drive back to the yard for. */
 export interface Forgotten {
+  /** The part it is, where the map has it as one. */
+  readonly part?: PartId;
   /** The connection on the donor’s map that shows that it has one; absent: every donor has it. */
   readonly where?: readonly string[];
   readonly name: string;
@@ -12,6 +14,7 @@ export interface Forgotten {
 /** What is left behind at the yard, the most often forgotten first. */
 export const FORGOTTEN: readonly Forgotten[] = [
   {
+    part: 'control-unit',
     where: ['loom-control-unit'],
     name: 'control unit with its bracket, key ring and lock',
     station: 'cabin',
@@ -41,7 +44,7 @@ export const FORGOTTEN: readonly Forgotten[] = [
     station: 'underside',
     why: 'They go with the bell housing, not with the host.',
   },
-  { name: 'starter', station: 'underside', why: 'Its tooth count goes with the flywheel.' },
+  { part: 'starter', name: 'starter', station: 'underside', why: 'Its tooth count goes with the flywheel.' },
   { name: 'mounts and their brackets', station: 'bay-top', why: 'The brackets fit that block only.' },
   {
     name: 'every plug half with a hand of lead',
@@ -62,6 +65,7 @@ export const FORGOTTEN: readonly Forgotten[] = [
     why: 'Length and throw go with the gearbox.',
   },
   {
+    part: 'downpipe',
     where: ['downpipe-turbo', 'downpipe-manifold', 'flex-clamp-turbo'],
     name: 'first piece of the exhaust with its flange',
     station: 'underside',

@@ -94,9 +94,10 @@ export function pullListOf(host: Side, donor: Side, decisions: Decisions): reado
           hostParts.has(end) ? 'adapt' : 'same',
         );
   }
-  FORGOTTEN.forEach(({ where, name, station, why }, index) => {
+  FORGOTTEN.forEach(({ part, where, name, station, why }, index) => {
     if (!appliesTo(donor.map, where)) return;
-    add({ id: `forgotten-${index + 1}`, name, station, why, forgotten: index + 1, fit: 'same' });
+    const id = part ?? `forgotten-${index + 1}`;
+    items.set(id, { fit: 'same', ...items.get(id), id, name, station, why, forgotten: index + 1 });
   });
   const order = ({ forgotten = Infinity }: PullItem) => forgotten;
   return ROUND.map((station) => ({

@@ -113,7 +113,11 @@ describe('the pull list', () => {
     expect(names).not.toMatch(/oxygen sensors|clutch release/);
   });
 
-  it('names nothing twice', () => expect(new Set(items.map(({ id }) => id)).size).toBe(items.length));
+  it('names nothing twice, and says of a part that it is often forgotten', () => {
+    expect(new Set(items.map(({ id }) => id)).size).toBe(items.length);
+    expect(new Set(items.map(({ name }) => name)).size).toBe(items.length);
+    expect(items.find(({ id }) => id === 'starter')?.forgotten).toBeGreaterThan(0);
+  });
 
   it('adds up prices and core charges', () =>
     expect(sumOf([{ priceCents: 45000, coreChargeCents: 8000 }, {}, { priceCents: 1250 }])).toEqual({

@@ -5,6 +5,8 @@ import { badInput, ProblemError } from './problem.js';
 
 /** Largest request body, but for bundles. */
 export const LARGEST_BODY = '1mb';
+/** Largest request body that carries a map. */
+export const LARGEST_MAP = '6mb';
 /** Largest bundle taken in. */
 export const LARGEST_BUNDLE = '24mb';
 

@@ -15,7 +15,7 @@ import { completed, compose, OPTION_IDS, TEMPLATES, templateOf, usualMap, type O
 import { lookAtOf } from '@brisk/core/survey';
 import { workOf } from '@brisk/core/work';
 import { Router, type Request } from 'express';
-import { bodyOf, jsonBody, LARGEST_BODY, LARGEST_BUNDLE } from '../http/body.js';
+import { bodyOf, jsonBody, LARGEST_BODY, LARGEST_BUNDLE, LARGEST_MAP } from '../http/body.js';
 import { badInput, ProblemError } from '../http/problem.js';
 import type { ShopStore } from '../shop/shop-store.js';
 import type { JobStore } from './job-store.js';
@@ -67,7 +67,7 @@ export function jobRoutes(store: JobStore, shop: ShopStore, now: () => Date): Ro
     response.json(await store.append(jobIn(request), bodyOf(appendSchema, request)));
   });
 
-  router.put('/jobs/:job/planning', ...jsonBody(LARGEST_BODY), async (request, response) => {
+  router.put('/jobs/:job/planning', ...jsonBody(LARGEST_MAP), async (request, response) => {
     const planning = bodyOf(planningSchema, request);
     refuseProblems(planning.plan.map, 'plan.map');
     refuseUnworkable(planning);

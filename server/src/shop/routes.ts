@@ -10,7 +10,7 @@ import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
 import { waysOut } from '@brisk/core/layouts';
 import { workOf } from '@brisk/core/work';
 import { Router, type Request } from 'express';
-import { bodyOf, jsonBody, LARGEST_BODY } from '../http/body.js';
+import { bodyOf, jsonBody, LARGEST_BODY, LARGEST_MAP } from '../http/body.js';
 import { badInput, ProblemError } from '../http/problem.js';
 import type { ShopStore } from './shop-store.js';
 
@@ -31,7 +31,7 @@ export function shopRoutes(store: ShopStore): Router {
     response.json(kept);
   });
 
-  router.put('/templates/:template', ...jsonBody(LARGEST_BODY), async (request, response) => {
+  router.put('/templates/:template', ...jsonBody(LARGEST_MAP), async (request, response) => {
     const toKeep = bodyOf(shopTemplateSchema, request);
     if (toKeep.document.id !== templateIn(request))
       badInput([{ field: 'document.id', words: 'The template has another id than its address.' }]);

@@ -192,6 +192,9 @@ export const underTheCab: Piece = {
         set: { count: 2, what: 'wide worm clamp 60, 8 mm' },
       },
     ),
+    ...[5, 6].map((number) =>
+      loomPlug(`injector-${number}`, `injector ${number}`, 'engine', top, { when: { fuel: ['diesel-rail'] } }),
+    ),
     loomPlug('retarder-plug', 'the retarder plug', 'retarder', below),
     loomPlug('tachograph', 'the tachograph sender', 'gearbox', below, {
       tip: 'Sealed by law: note the seal before it is touched; a licensed workshop seals it again.',

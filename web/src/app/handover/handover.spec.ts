@@ -64,4 +64,22 @@ describe('the handover', () => {
     const view = await openView(Handover);
     expect(view.element.querySelector('a[download]')?.getAttribute('href')).toMatch(/\/api\/jobs\/.*\/bundle$/);
   });
+
+  it('offers what was found for the next such machine', async () => {
+    const view = await openView(Handover, [
+      theirEntry({
+        kind: 'connection-found',
+        alreadyOpen: false,
+        connection: {
+          id: 'radio',
+          name: 'a radio ground',
+          kind: 'ground',
+          between: ['engine', 'body'],
+          station: 'bay-top',
+          height: 'either',
+        },
+      }),
+    ]);
+    expect(view.text()).toContain('1 connection found while working: keep them for the next such machine.');
+  });
 });

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
 import { optionalText } from '@brisk/contracts/fields';
 import { hasRun, LONGEST_STRETCH_MIN, minutesByStop, openItems, unsettled } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
@@ -16,7 +17,7 @@ import { STOP_WORDS, VERDICT_WORDS } from '../words/trade-words';
 /** What is open, what was torqued, where the time went, and the job in one file. */
 @Component({
   selector: 'bl-handover',
-  imports: [MatButton, StepInHand],
+  imports: [MatButton, RouterLink, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './handover.html',
   styleUrl: './handover.scss',

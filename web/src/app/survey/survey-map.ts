@@ -107,6 +107,7 @@ export class SurveyMap {
         stands: this.standing().get(connection.id) ?? 'closed',
         is: STANDING_WORDS[this.standing().get(connection.id) ?? 'closed'],
         holds: holds.has(connection.id),
+        wrong: this.draft.problems().find(({ at }) => at === connection.id)?.words,
       }))
       .filter(
         ({ connection: { kind, station, system }, name, between, stands, holds: holding }) =>
