@@ -56,6 +56,7 @@ for (const colorScheme of ['light', 'dark'] as const)
           `/jobs/${tender}/handover`,
           `/jobs/${sweeper}/survey`,
           `/jobs/${sweeper}/survey/files`,
+          `/jobs/${sweeper}/plan/ways`,
           ...['donor', 'joints', 'pull'].map((view) => `/jobs/${tug}/survey/${view}`),
         ];
         for (const path of paths) {

@@ -4,6 +4,7 @@ import { demoJob, hand } from './shed';
 const views = [
   ['Minibus', 'survey'],
   ['Sweeper', 'survey/files'],
+  ['Sweeper', 'plan/ways'],
   ['Tug 2', 'survey/donor'],
   ['Tug 2', 'survey/joints'],
   ['Tug 2', 'survey/pull'],

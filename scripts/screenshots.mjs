@@ -31,6 +31,7 @@ const views = {
   joints: `/jobs/${job('Tug 2')}/survey/joints`,
   'pull-list': `/jobs/${job('Tug 2')}/survey/pull`,
   plan: `/jobs/${job('Sweeper')}/plan?step=open:cradle-bolts`,
+  'ways-out': `/jobs/${job('Sweeper')}/plan/ways`,
   strip: `/jobs/${minibus}/strip`,
   lift: `/jobs/${minibus}/lift`,
   bench: `/jobs/${job('De-icer')}/bench`,

@@ -3,6 +3,7 @@ import { isDone } from '@brisk/core/ledger';
 import { Router } from '@angular/router';
 import { TestBed } from '@angular/core/testing';
 import { Plan } from './plan';
+import { WaysOut } from './ways-out';
 
 describe('the plan', () => {
   it('shows setups with where, how high, how long and what to carry', async () => {
@@ -45,5 +46,25 @@ describe('the plan', () => {
     await view.press(/Unbolt the front pipe at the turbocharger/);
     await tick(20);
     expect(TestBed.inject(Router).url).toContain('step=open:downpipe-turbo');
+  });
+});
+
+describe('ways out', () => {
+  it('stand side by side, and another one is taken while nothing stands against it', async () => {
+    const view = await openView(WaysOut);
+    expect(view.text()).toContain('Gearbox alone Down and out below');
+    expect(view.text()).toContain('this plan');
+    const way = [...view.element.querySelectorAll('li')].find((row) => row.textContent?.includes('Gearbox alone'));
+    (way?.querySelector('button') as HTMLButtonElement).click();
+    await view.settle();
+    expect(view.server.plannings[0]?.plan).toMatchObject({ powerpack: 'gearbox', route: 'under' });
+  });
+
+  it('say why it is too late for one', async () => {
+    const view = await openView(
+      WaysOut,
+      workedUntil((state) => state.progress.has('open:upper-hose')),
+    );
+    expect(view.text()).toContain('recorded already; it has to stay in the plan.');
   });
 });

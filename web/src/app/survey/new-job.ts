@@ -8,9 +8,9 @@ import { name, oneOf, optionalText } from '@brisk/contracts/fields';
 import { JOB_REASONS, type JobReason } from '@brisk/contracts/job';
 import type { ShopTemplate, ShopTemplateSummary } from '@brisk/contracts/shop';
 import { lumpOf, type ConnectionMap, type PartId } from '@brisk/core/connection-map';
-import { compose, TEMPLATES, waysOut, type OptionId } from '@brisk/core/layouts';
+import { compose, TEMPLATES, type OptionId } from '@brisk/core/layouts';
 import { DONT_KNOW, questionsFor, surveyed, type Answers, type Question } from '@brisk/core/survey';
-import { workOf } from '@brisk/core/work';
+import { waysCompared } from '@brisk/core/ways';
 import { catchError, firstValueFrom, of } from 'rxjs';
 import { v4 as uuid } from 'uuid';
 import { string } from 'yup';
@@ -115,18 +115,7 @@ export class NewJobView {
   protected readonly ways = computed(() => {
     const map = this.whole();
     if (!map || (this.at() !== WAY && this.at() !== JOB)) return [];
-    return waysOut(map).map(({ powerpack, route }) => {
-      const work = workOf({ map, powerpack: powerpack.id, route: route.id });
-      const operations = [...work.operations.values()];
-      const out = operations.filter(({ phase }) => phase === 'strip' || phase === 'lift');
-      return {
-        powerpack,
-        route,
-        holding: work.boundary.length,
-        opened: operations.filter(({ id }) => id.startsWith('open:')).length,
-        minutes: out.reduce((sum, { minutes }) => sum + minutes.likely, 0),
-      };
-    });
+    return waysCompared(map);
   });
   protected readonly unsure = computed(() => this.result()?.unsure ?? []);
 
