@@ -7,6 +7,7 @@ import { DonorView } from './donor';
 import { Joints } from './joints';
 import { centsOf, money } from './money';
 import { PullList } from './pull-list';
+import { withSwap } from './swap-plan';
 
 const answers: Record<string, string | number>[] = [];
 const askStub = { provide: Ask, useValue: { ask: () => Promise.resolve(answers.shift()) } };
@@ -55,6 +56,15 @@ describe('the donor', () => {
     expect(view.text()).toContain('Look at next What is in the intake?');
   });
 
+  it('keeps every look, however quickly they are taken one after the other', async () => {
+    const view = await open(DonorView);
+    for (const finding of ['even', 'clean', 'ran', 'whole'])
+      (view.element.querySelector(`input[value=${finding}]`) as HTMLInputElement).dispatchEvent(new Event('change'));
+    await view.settle();
+    await view.settle();
+    expect(Object.keys(view.server.opened.swap?.found ?? {})).toHaveLength(4);
+  });
+
   it('is weighed the shop’s own way, and a weight that is none is refused', async () => {
     const view = await open(DonorView);
     await view.press('Weigh it our way');
@@ -72,9 +82,10 @@ describe('the donor', () => {
   it('says so when the server is not reached, and keeps nothing', async () => {
     const view = await open(DonorView);
     view.server.reachable = false;
-    (view.element.querySelector('input[value=even]') as HTMLInputElement).dispatchEvent(new Event('change'));
+    (view.element.querySelector('input[value=even]') as HTMLInputElement).click();
     await view.settle();
     expect(view.text()).toContain('It was not kept.');
+    expect((view.element.querySelector('input[value=even]') as HTMLInputElement).checked).toBe(false);
   });
 });
 
@@ -110,6 +121,17 @@ describe('the joints', () => {
     const few = view.element.querySelectorAll('.joint').length;
     await view.press(/^Show the/);
     expect(view.element.querySelectorAll('.joint').length).toBeGreaterThan(few);
+  });
+});
+
+describe('the plan of a swap', () => {
+  it('follows the way out that is taken: joints of what stays behind ask for nothing', () => {
+    const whole = withSwap(swapJob.plan, swapJob.swap);
+    const engine = withSwap({ ...swapJob.plan, powerpack: 'engine', route: 'top-engine' }, swapJob.swap);
+    const asked = (plan: typeof whole) => plan.adaptations?.map(({ id }) => id) ?? [];
+    expect(asked(whole)).toContain('selector-rod');
+    expect(asked(engine)).not.toContain('selector-rod');
+    expect(withSwap(swapJob.plan, undefined)).toBe(swapJob.plan);
   });
 });
 

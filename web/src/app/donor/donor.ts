@@ -128,6 +128,13 @@ export class DonorView {
     }
   }
 
+  /** Keeps what was found; where that fails, the sheet shows again what is kept. */
+  protected async look(inspection: string, finding: string, event: Event): Promise<void> {
+    await this.swapDesk.find(inspection, finding);
+    const kept = this.swap()?.found[inspection];
+    if (event.target instanceof HTMLInputElement) event.target.checked = kept === finding;
+  }
+
   protected async weigh(inspection: string, finding: string, event: Event): Promise<void> {
     const weight = event.target instanceof HTMLInputElement ? Number(event.target.value) : NaN;
     if (!Number.isInteger(weight) || weight < -200 || weight > 200) {

@@ -102,6 +102,8 @@ export class Joints {
     const decision = event.target instanceof HTMLSelectElement ? (event.target.value as Decision) : joint.proposal;
     const before = this.swapDesk.swap()?.decisions[joint.id];
     await this.swapDesk.decide(joint.id, { ...before, decision });
+    const kept = decisionAt(joint, this.swapDesk.swap()?.decisions ?? {}).decision;
+    if (event.target instanceof HTMLSelectElement) event.target.value = kept;
   }
 
   protected async note(joint: SwapInterface): Promise<void> {

@@ -64,6 +64,8 @@ export class PullList {
   protected async tick(item: PullItem, event: Event): Promise<void> {
     const got = event.target instanceof HTMLInputElement && event.target.checked;
     await this.swapDesk.pull(item.id, { ...this.swapDesk.swap()?.pulled[item.id], got });
+    const kept = this.swapDesk.swap()?.pulled[item.id]?.got ?? false;
+    if (event.target instanceof HTMLInputElement) event.target.checked = kept;
   }
 
   protected async note(item: PullItem): Promise<void> {

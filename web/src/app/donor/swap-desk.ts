@@ -1,13 +1,15 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import type { Swap } from '@brisk/contracts/swap';
-import { compose, completed, templateOf, type Choices } from '@brisk/core/layouts';
-import { interfacesOf, swapWork, type Decided, type Pulled, type Side } from '@brisk/core/swap';
+import { completed, templateOf, type Choices } from '@brisk/core/layouts';
+import { interfacesOf, type Decided, type Pulled, type Side } from '@brisk/core/swap';
 import { Desk } from '../desk/desk';
+import { donorSide, withSwap } from './swap-plan';
 
 /** The swap of the open job: its donor, both maps, and every change of it kept with the job as it is made. */
 @Injectable()
 export class SwapDesk {
   private readonly desk = inject(Desk);
+  private inTurn = Promise.resolve();
   readonly trouble = signal('');
   readonly keeping = signal(false);
 
@@ -17,8 +19,8 @@ export class SwapDesk {
     return plan && { map: plan.map, powerpack: plan.powerpack };
   });
   readonly donor = computed<Side | undefined>(() => {
-    const donor = this.swap()?.donor;
-    return donor && { map: compose(templateOf(donor.layout), donor.choices as Choices), powerpack: donor.powerpack };
+    const swap = this.swap();
+    return swap && donorSide(swap);
   });
   readonly interfaces = computed(() => {
     const host = this.host();
@@ -57,21 +59,21 @@ export class SwapDesk {
     await this.change((swap) => ({ ...swap, pulled: { ...swap.pulled, [item]: pulled } }));
   }
 
-  private async change(make: (swap: Swap) => Swap): Promise<void> {
-    const swap = this.swap();
-    if (swap) await this.keep(make(swap));
+  /** One change after the other, each on top of what the one before it made. */
+  private change(make: (swap: Swap) => Swap): Promise<void> {
+    this.inTurn = this.inTurn.then(async () => {
+      const swap = this.swap();
+      if (swap) await this.keep(make(swap));
+    });
+    return this.inTurn;
   }
 
   /** Keeps `swap` with the job, and lets the plan follow from it. */
   private async keep(swap: Swap): Promise<void> {
     const job = this.desk.job();
-    const host = this.host();
-    if (!job || !host || this.keeping()) return;
-    const { choices, layout, powerpack } = swap.donor;
-    const donor: Side = { map: compose(templateOf(layout), choices as Choices), powerpack };
+    if (!job) return;
     this.keeping.set(true);
-    const { adaptations, leftOff } = swapWork(interfacesOf(host, donor), swap.decisions);
-    const wrong = await this.desk.replan({ ...job, plan: { ...job.plan, adaptations, leftOff }, swap });
+    const wrong = await this.desk.replan({ ...job, plan: withSwap(job.plan, swap), swap });
     this.keeping.set(false);
     this.trouble.set(wrong === undefined ? '' : `${wrong} It was not kept.`);
   }

@@ -4,6 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { lostBy } from '@brisk/core/ledger';
 import { waysCompared, type WayOut } from '@brisk/core/ways';
 import { Desk } from '../desk/desk';
+import { withSwap } from '../donor/swap-plan';
 import { duration } from '../words/duration';
 
 /** Every powerpack by every route it can leave by, with what each costs, to choose from until something is recorded that another way would not have. */
@@ -30,7 +31,7 @@ export class WaysOut {
     const fewest = Math.min(...all.map(({ opened }) => opened));
     return all.map((way, index) => {
       const taken = way.powerpack.id === powerpack && way.route.id === route;
-      const plan = { ...job.plan, powerpack: way.powerpack.id, route: way.route.id };
+      const plan = withSwap({ ...job.plan, powerpack: way.powerpack.id, route: way.route.id }, job.swap);
       return {
         way,
         taken,
@@ -47,7 +48,7 @@ export class WaysOut {
     this.taking.set(true);
     const wrong = await this.desk.replan({
       ...job,
-      plan: { ...job.plan, powerpack: powerpack.id, route: route.id },
+      plan: withSwap({ ...job.plan, powerpack: powerpack.id, route: route.id }, job.swap),
     });
     this.taking.set(false);
     this.trouble.set(wrong ?? '');

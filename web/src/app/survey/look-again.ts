@@ -4,6 +4,7 @@ import { MapError, type LookAt } from '@brisk/core/connection-map';
 import { clashes, OPTIONS, templateOf, type Choices, type OptionId } from '@brisk/core/layouts';
 import { choiceOf, reanswered } from '@brisk/core/survey';
 import { Desk } from '../desk/desk';
+import { withSwap } from '../donor/swap-plan';
 
 /** What nobody knew at the survey, to be answered once somebody has looked; the map follows the answer. */
 @Component({
@@ -82,7 +83,7 @@ export class LookAgain {
           : reanswered(plan.map, template, survey.choices as Choices, choices as Choices);
       this.trouble.set(
         (await this.desk.replan({
-          plan: { ...plan, map, lookAt },
+          plan: withSwap({ ...plan, map, lookAt }, swap),
           survey: { ...survey, choices },
           ...(swap ? { swap } : {}),
         })) ?? '',

@@ -3,6 +3,7 @@ import { revisionOf } from '@brisk/contracts/job';
 import { MapError, type ConnectionMap, type JobPlan } from '@brisk/core/connection-map';
 import { applyEdit, effectOf, type MapEdit } from '@brisk/core/map-edit';
 import { Desk } from '../desk/desk';
+import { withSwap } from '../donor/swap-plan';
 
 /** A map before a change, and what the change was, for undo and redo. */
 interface Step {
@@ -34,7 +35,7 @@ export class MapDraft {
   readonly plan = computed<JobPlan | undefined>(() => {
     const job = this.desk.job();
     const map = this.map();
-    return job && map && { ...job.plan, map };
+    return job && map && withSwap({ ...job.plan, map }, job.swap);
   });
 
   /** What the changes mean for the work, or what is wrong with them. */
