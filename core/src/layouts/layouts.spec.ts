@@ -142,7 +142,7 @@ describe('composing', () => {
     expect(operations.has('lift:gearbox-out')).toBe(true);
   });
 
-  it('empties the air and tilts the cab of a heavy one before anybody signs that it is safe to begin', () => {
+  it('empties the air and tilts the cab of a heavy one before anybody signs for it', () => {
     const { precedence } = workOf({ map: usualMap('heavy-tilt-cab'), powerpack: 'engine-with-gearbox', route: 'top' });
     const beforeSigning = precedence.filter(({ after }) => after === 'hold:made-safe').map(({ before }) => before);
     expect(beforeSigning).toEqual(
