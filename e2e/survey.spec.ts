@@ -85,7 +85,12 @@ test('two people change one map: the second is told, and nothing of either is lo
   await one.getByRole('button', { name: 'Keep changes' }).click();
   await expect(one.getByRole('region', { name: 'Changes of the map' })).toBeHidden();
   await other.getByRole('button', { name: 'Keep changes' }).click();
-  await expect(other.getByRole('alert')).toContainText('Your changes are still here.');
+  await expect(other.getByRole('alert')).toContainText('Yours now stands on top of theirs');
+  await other.getByRole('button', { name: 'Keep changes' }).click();
+  await expect(other.getByRole('region', { name: 'Changes of the map' })).toBeHidden();
+  await other.reload();
+  await expect(other.getByRole('button', { name: /^The breather hose/ })).toBeVisible();
+  await expect(other.getByRole('button', { name: /^The (upper|lower) radiator hose/ })).toHaveCount(0);
   await Promise.all([one.close(), other.close()]);
 });
 

@@ -92,6 +92,19 @@ export function leavesBy(route: Route, powerpack: string): boolean {
   return route.powerpacks === undefined || route.powerpacks.includes(powerpack);
 }
 
+/** A powerpack, and a route it can leave by. */
+export interface Way {
+  readonly powerpack: Powerpack;
+  readonly route: Route;
+}
+
+/** Every powerpack of `map` with every route it can leave by. */
+export function waysOut(map: ConnectionMap): readonly Way[] {
+  return map.powerpacks.flatMap((powerpack) =>
+    map.routes.filter((route) => leavesBy(route, powerpack.id)).map((route) => ({ powerpack, route })),
+  );
+}
+
 /**
  * What must be in force before `connection` is opened: its own needs, and, where it carries load and does not say
  * itself what takes the weight, whatever `route` takes it with.

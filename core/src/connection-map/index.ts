@@ -17,5 +17,7 @@ export {
   powerpackOf,
   reachable,
   routeOf,
+  waysOut,
+  type Way,
 } from './graph.js';
 export { problemsOf, type MapProblem } from './problems.js';

@@ -1,4 +1,4 @@
-import { fits, OPTION_IDS, type Choices, type OptionId, type When } from './options.js';
+import { fits, type Choices, type When } from './options.js';
 
 /** Choices that cannot stand together, and why, in the crew's words. */
 export interface Exclusion {
@@ -42,9 +42,4 @@ export const EXCLUSIONS: readonly Exclusion[] = [
 /** Why `choices` cannot stand together; empty when they can. */
 export function clashes(choices: Choices): readonly string[] {
   return EXCLUSIONS.filter(({ when }) => fits(when, choices)).map(({ why }) => why);
-}
-
-/** The options an exclusion speaks of. */
-export function optionsIn({ when }: Exclusion): readonly OptionId[] {
-  return OPTION_IDS.filter((option) => when[option] !== undefined);
 }

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { partsById, type ConnectionMap } from '../connection-map/index.js';
+import { partsById, waysOut, type ConnectionMap } from '../connection-map/index.js';
 import { workOf } from '../work/index.js';
 import {
   ChoiceError,
@@ -13,7 +13,6 @@ import {
   templateOf,
   unknownNames,
   usualMap,
-  waysOut,
   type Choices,
   type Template,
 } from './index.js';
@@ -208,6 +207,11 @@ describe('composing', () => {
     expect(spoil({ routes: map.routes.map((route) => ({ ...route, liftSteps: [] })) })).toMatch(
       /nothing of the way out/,
     );
+    const automatic = usualMap('longitudinal-automatic');
+    const inside = automatic.connections.map((one) =>
+      one.id === 'flexplate-bolts' ? { ...one, access: [{ open: 'flexplate-bolts', why: 'So' }] } : one,
+    );
+    expect(lintMap({ ...automatic, connections: inside })[0]?.words).toMatch(/can never be reached/);
     expect(
       spoil({
         connections: map.connections.map((one) =>

@@ -1,22 +1,20 @@
 import {
   CyclicMapError,
-  leavesBy,
-  lumpOf,
   crossing,
+  lumpOf,
   problemsOf,
+  waysOut,
   type Access,
   type ConnectionMap,
   type MapProblem,
-  type Powerpack,
-  type Route,
+  type Way,
 } from '../connection-map/index.js';
-import { operationId } from '../teardown/index.js';
+import { findLoop, operationId, precedenceGraph, type Reason } from '../teardown/index.js';
 import { workOf } from '../work/index.js';
 import type { Template } from './template.js';
 
 /**
- * What is wrong with a composed map, over `ways` (every powerpack by every route it can leave by):  what `problemsOf` finds, a
- * loop, a part nothing attaches, a circuit that cannot be drained or filled, an opened connection with no way back or
+ * What is wrong with a composed map, over `ways` (every powerpack by every route): what `problemsOf` finds, a loop, a connection that can never be reached, a part nothing attaches, a circuit that cannot be drained or filled, an opened connection with no way back or
  * that nobody can describe, a lift that leaves something fast.
  */
 export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map)): readonly MapProblem[] {
@@ -32,6 +30,8 @@ export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map))
     if (connection.kind === 'bolted' && connection.tools.length === 0)
       say(connection.id, 'It is bolted, and no tool is named.');
   }
+  const knot = knotIn(map);
+  if (knot) say(knot[0] ?? map.layout, `It can never be reached: ${knot.join(' → ')} wait for each other.`);
   for (const { powerpack, route } of ways) {
     const at = `${powerpack.id} by ${route.id}`;
     try {
@@ -66,16 +66,19 @@ export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map))
   return problems;
 }
 
-/** A powerpack, and a route it can leave by. */
-export interface Way {
-  readonly powerpack: Powerpack;
-  readonly route: Route;
-}
-
-/** Every powerpack of `map` with every route it can leave by. */
-export function waysOut(map: ConnectionMap): readonly Way[] {
-  return map.powerpacks.flatMap((powerpack) =>
-    map.routes.filter((route) => leavesBy(route, powerpack.id)).map((route) => ({ powerpack, route })),
+/** Connections and parts of the whole map that wait for each other, opened by some way out or not. */
+function knotIn(map: ConnectionMap): readonly string[] | undefined {
+  const parts = map.parts.filter(({ removal }) => removal);
+  const reached = map.connections.flatMap(({ id, access }) =>
+    access.map((need) => ({ before: 'open' in need ? need.open : `${need.removed} off`, after: id })),
+  );
+  const held = parts.flatMap(({ id }) =>
+    crossing(map.connections, lumpOf(map, [id])).map((connection) => ({ before: connection.id, after: `${id} off` })),
+  );
+  const reason: Reason = { kind: 'access', words: '' };
+  return findLoop(
+    [...map.connections.map(({ id }) => id), ...parts.map(({ id }) => `${id} off`)],
+    precedenceGraph([...reached, ...held].map((edge) => ({ ...edge, reason }))),
   );
 }
 

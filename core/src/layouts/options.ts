@@ -169,6 +169,11 @@ export type When = { readonly [Id in OptionId]?: readonly ChoiceOf<Id>[] };
 /** All option ids, in the order of asking. */
 export const OPTION_IDS = Object.keys(OPTIONS) as readonly OptionId[];
 
+/** Whether `id` names an option. */
+export function isOption(id: string): id is OptionId {
+  return OPTION_IDS.some((option) => option === id);
+}
+
 /** Whether `choices` fulfil `when`. */
 export function fits(when: When | undefined, choices: Choices): boolean {
   return OPTION_IDS.every((option) => {

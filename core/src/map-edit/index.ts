@@ -5,5 +5,4 @@
 export { applyEdit, type MapEdit } from './apply.js';
 export { effectOf, type Effect } from './effect.js';
 export { freshId } from './fresh-id.js';
-export { mapDifference, type MapDifference } from './difference.js';
 export { withFound } from './with-found.js';

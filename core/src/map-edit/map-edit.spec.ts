@@ -3,7 +3,7 @@ import { problemsOf, type Connection } from '../connection-map/index.js';
 import { usualMap } from '../layouts/index.js';
 import { connection, minutes } from '../layouts/author.js';
 import { smallMap, smallPlan } from '../testing/small-map.js';
-import { applyEdit, effectOf, freshId, mapDifference, withFound, type MapEdit } from './index.js';
+import { applyEdit, effectOf, freshId, withFound, type MapEdit } from './index.js';
 
 const idsOf = (map: typeof smallMap) => map.connections.map(({ id }) => id);
 const bracket: Connection = connection({
@@ -135,19 +135,6 @@ describe('beside editing', () => {
     expect(freshId(smallMap, 'The Öl-Rohr (left)')).toBe('o-l-rohr-left');
     expect(freshId(smallMap, 'hose')).toBe('hose-2');
     expect(freshId(smallMap, '???')).toBe('thing');
-  });
-
-  it('tells two maps apart', () => {
-    const after = edited(
-      { kind: 'add-connection', connection: bracket },
-      { kind: 'remove-connection', id: 'hose' },
-      { kind: 'change-part', id: 'pump', change: { massKg: 9 } },
-    );
-    const { added, removed, changed } = mapDifference(smallMap, after);
-    expect(added.connections.map(({ id }) => id)).toEqual(['bracket']);
-    expect(removed.connections.map(({ id }) => id)).toEqual(['hose']);
-    expect(changed.parts.map(({ id }) => id)).toEqual(['pump']);
-    expect(mapDifference(smallMap, smallMap).changed).toEqual({ parts: [], connections: [] });
   });
 
   it('takes what a crew found into a map once, where its parts are', () => {

@@ -2,8 +2,7 @@
  * Ways out: every powerpack of a machine by every route it can leave by, with what each costs, side by side. The crew
  * decides; this only counts.
  */
-import { partsById, type ConnectionMap, type Powerpack, type Route } from '../connection-map/index.js';
-import { waysOut } from '../layouts/index.js';
+import { partsById, waysOut, type ConnectionMap, type Powerpack, type Route } from '../connection-map/index.js';
 import { runSheet, startOf } from '../ledger/index.js';
 import { requirementsOf } from '../teardown/index.js';
 

@@ -21,6 +21,7 @@ import {
   type LedgerEntry,
 } from '@brisk/core/ledger';
 import type { OpenDatabase } from '../database/open.js';
+import { plain } from '../database/plain.js';
 import { EntryRows, JobRows } from '../database/rows.js';
 import { ProblemError } from '../http/problem.js';
 import { oneAtATime } from './one-at-a-time.js';
@@ -267,8 +268,3 @@ function refuseUnfollowed(job: Job, ledger: readonly LedgerEntry[]): void {
 
 /** Rows in one insert, within what SQLite takes as parameters. */
 const ROWS_AT_ONCE = 500;
-
-/** `value` as it comes back from JSON, so that two of them can be compared. */
-function plain<T>(value: T): T {
-  return JSON.parse(JSON.stringify(value)) as T;
-}

@@ -11,7 +11,7 @@ import {
 } from '@brisk/contracts/job';
 import type { ShopTemplate } from '@brisk/contracts/shop';
 import { MapError, problemsOf, type ConnectionMap } from '@brisk/core/connection-map';
-import { completed, compose, OPTION_IDS, TEMPLATES, templateOf, usualMap, type OptionId } from '@brisk/core/layouts';
+import { completed, compose, isOption, TEMPLATES, templateOf, usualMap } from '@brisk/core/layouts';
 import { lookAtOf } from '@brisk/core/survey';
 import { workOf } from '@brisk/core/work';
 import { Router, type Request } from 'express';
@@ -144,10 +144,6 @@ async function mapFor(
     if (!(error instanceof MapError)) throw error;
     badInput([{ field: choices && Object.keys(choices).length > 0 ? 'choices' : 'layout', words: error.message }]);
   }
-}
-
-function isOption(option: string): option is OptionId {
-  return OPTION_IDS.some((one) => one === option);
 }
 
 function summaryOfLayout(layout: string): LayoutSummary {

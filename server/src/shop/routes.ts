@@ -5,9 +5,8 @@ import {
   type ShopTemplate,
   type ShopTemplateSummary,
 } from '@brisk/contracts/shop';
-import { MapError, problemsOf, type ConnectionMap, type MapProblem } from '@brisk/core/connection-map';
+import { MapError, problemsOf, waysOut, type ConnectionMap, type MapProblem } from '@brisk/core/connection-map';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
-import { waysOut } from '@brisk/core/layouts';
 import { workOf } from '@brisk/core/work';
 import { Router, type Request } from 'express';
 import { bodyOf, jsonBody, LARGEST_BODY, LARGEST_MAP } from '../http/body.js';

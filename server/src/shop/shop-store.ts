@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { Kept, ToKeep } from '@brisk/contracts/shop';
 import type { OpenDatabase } from '../database/open.js';
+import { plain } from '../database/plain.js';
 import { ShopDocumentRows, type ShopDocumentRow } from '../database/rows.js';
 import { ProblemError } from '../http/problem.js';
 import { oneAtATime } from '../jobs/one-at-a-time.js';
@@ -62,8 +63,4 @@ export class ShopStore {
 
 function keptOf<Document>({ revision, updatedAt, document }: ShopDocumentRow): Kept<Document> {
   return { revision, updatedAt, document: JSON.parse(document) as Document };
-}
-
-function plain<T>(value: T): T {
-  return JSON.parse(JSON.stringify(value)) as T;
 }

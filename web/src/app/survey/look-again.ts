@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MapError, type LookAt } from '@brisk/core/connection-map';
-import { clashes, OPTIONS, templateOf, type Choices, type OptionId } from '@brisk/core/layouts';
+import { clashes, isOption, templateOf, type Choices } from '@brisk/core/layouts';
 import { choiceOf, reanswered } from '@brisk/core/survey';
 import { Desk } from '../desk/desk';
 import { withSwap } from '../donor/swap-plan';
@@ -95,8 +95,4 @@ export class LookAgain {
       this.working.set(false);
     }
   }
-}
-
-function isOption(about: string): about is OptionId {
-  return about in OPTIONS;
 }

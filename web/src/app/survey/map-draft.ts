@@ -1,35 +1,42 @@
-import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
-import { revisionOf } from '@brisk/contracts/job';
+import { computed, effect, inject, Injectable, signal, untracked, type WritableSignal } from '@angular/core';
 import { MapError, type ConnectionMap, type JobPlan } from '@brisk/core/connection-map';
 import { applyEdit, effectOf, type MapEdit } from '@brisk/core/map-edit';
 import { Desk } from '../desk/desk';
 import { withSwap } from '../donor/swap-plan';
 
-/** A map before a change, and what the change was, for undo and redo. */
-interface Step {
-  readonly map: ConnectionMap;
+/** One change, and what it was in words. */
+interface Change {
+  readonly edit: MapEdit;
   readonly words: string;
 }
 
 const keyOf = (job: string) => `brisk-ledger map ${job}`;
 
 /**
- * The map of the open job as somebody is changing it: nothing reaches the server before they keep it, and what they
- * changed stays on this device until then.
+ * The map of the open job as somebody is changing it: the job’s map with their changes on top, one after the other.
+ * Nothing reaches the server before they keep it, and the changes stay on this device until then. When somebody else
+ * was quicker, the same changes stand on top of theirs.
  */
 @Injectable()
 export class MapDraft {
   private readonly desk = inject(Desk);
-  private readonly changed = signal<ConnectionMap | undefined>(undefined);
-  private readonly past = signal<readonly Step[]>([]);
-  private readonly future = signal<readonly Step[]>([]);
+  private readonly done = signal<readonly Change[]>([]);
+  private readonly undone = signal<readonly Change[]>([]);
+  private taken = '';
 
   readonly trouble = signal('');
   readonly keeping = signal(false);
-  readonly map = computed(() => this.changed() ?? this.desk.job()?.plan.map);
-  readonly dirty = computed(() => this.changed() !== undefined);
-  readonly undoes = computed(() => this.past().at(-1)?.words);
-  readonly redoes = computed(() => this.future().at(-1)?.words);
+  readonly dirty = computed(() => this.done().length > 0);
+  readonly undoes = computed(() => this.done().at(-1)?.words);
+  readonly redoes = computed(() => this.undone().at(-1)?.words);
+
+  private readonly result = computed(() => {
+    const base = this.desk.job()?.plan.map;
+    return base && changed(base, this.done());
+  });
+  readonly map = computed(() => this.result()?.map);
+  /** Changes that can no longer be made, because somebody else took away what they were about. */
+  readonly failed = computed(() => this.result()?.failed ?? []);
 
   /** The plan as it would be. */
   readonly plan = computed<JobPlan | undefined>(() => {
@@ -52,13 +59,14 @@ export class MapDraft {
 
   constructor() {
     effect(() => {
-      const job = this.desk.job();
-      if (job) untracked(() => this.takeUp(job.id, revisionOf(job)));
+      const id = this.desk.job()?.id;
+      if (id === undefined || id === this.taken) return;
+      this.taken = id;
+      untracked(() => this.done.set(readKept(id)));
     });
     effect(() => {
-      const map = this.changed();
-      const job = this.desk.job();
-      if (job) untracked(() => this.store(job.id, revisionOf(job), map));
+      const changes = this.done();
+      if (this.taken !== '') this.store(this.taken, changes);
     });
   }
 
@@ -67,10 +75,9 @@ export class MapDraft {
     const map = this.map();
     if (!map) return 'The map is not loaded yet.';
     try {
-      const changed = applyEdit(map, edit);
-      this.past.update((steps) => [...steps, { map, words }].slice(-100));
-      this.future.set([]);
-      this.changed.set(changed);
+      applyEdit(map, edit);
+      this.done.update((changes) => [...changes, { edit, words }]);
+      this.undone.set([]);
       this.trouble.set('');
       return undefined;
     } catch (error) {
@@ -81,18 +88,19 @@ export class MapDraft {
   }
 
   undo(): void {
-    this.step(this.past, this.future);
+    move(this.done, this.undone);
+    this.trouble.set('');
   }
 
   redo(): void {
-    this.step(this.future, this.past);
+    move(this.undone, this.done);
+    this.trouble.set('');
   }
 
   /** Lets all changes go. */
   drop(): void {
-    this.changed.set(undefined);
-    this.past.set([]);
-    this.future.set([]);
+    this.done.set([]);
+    this.undone.set([]);
     this.trouble.set('');
   }
 
@@ -102,31 +110,20 @@ export class MapDraft {
     const plan = this.plan();
     if (!job || !plan || this.keeping()) return;
     this.keeping.set(true);
+    const before = this.desk.revision();
     const wrong = await this.desk.replan({ ...job, plan });
     this.keeping.set(false);
     if (wrong === undefined) this.drop();
+    else if (this.desk.revision() !== before)
+      this.trouble.set(
+        'Somebody else changed this map meanwhile. Yours now stands on top of theirs: look, then keep it.',
+      );
     else this.trouble.set(`${wrong} Your changes are still here.`);
   }
 
-  private step(from: typeof this.past, to: typeof this.past): void {
-    const step = from().at(-1);
-    const map = this.map();
-    if (!step || !map) return;
-    from.update((steps) => steps.slice(0, -1));
-    to.update((steps) => [...steps, { map, words: step.words }]);
-    this.changed.set(step.map === this.desk.job()?.plan.map ? undefined : step.map);
-    this.trouble.set('');
-  }
-
-  private takeUp(job: string, revision: number): void {
-    if (this.dirty()) return;
-    const kept = readKept(job);
-    if (kept?.revision === revision) this.changed.set(kept.map);
-  }
-
-  private store(job: string, revision: number, map: ConnectionMap | undefined): void {
+  private store(job: string, changes: readonly Change[]): void {
     try {
-      if (map) localStorage.setItem(keyOf(job), JSON.stringify({ revision, map }));
+      if (changes.length > 0) localStorage.setItem(keyOf(job), JSON.stringify(changes));
       else localStorage.removeItem(keyOf(job));
     } catch {
       this.trouble.set('This device has no room left to keep the changes; keep them with the job soon.');
@@ -134,13 +131,38 @@ export class MapDraft {
   }
 }
 
-function readKept(job: string): { readonly revision: number; readonly map: ConnectionMap } | undefined {
+/** Moves the last of `from` to the end of `to`. */
+function move(from: WritableSignal<readonly Change[]>, to: WritableSignal<readonly Change[]>): void {
+  const last = from().at(-1);
+  if (!last) return;
+  from.update((changes) => changes.slice(0, -1));
+  to.update((changes) => [...changes, last]);
+}
+
+/** `base` with each of `changes` that can be made, and what became of the others. */
+function changed(base: ConnectionMap, changes: readonly Change[]) {
+  const failed: string[] = [];
+  const map = changes.reduce((reached, { edit, words }) => {
+    try {
+      return applyEdit(reached, edit);
+    } catch (error) {
+      if (!(error instanceof MapError)) throw error;
+      failed.push(`${words}: ${error.message}`);
+      return reached;
+    }
+  }, base);
+  return { map, failed };
+}
+
+function readKept(job: string): readonly Change[] {
   try {
-    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(job)) ?? 'null');
-    return kept && typeof kept === 'object' && 'map' in kept && 'revision' in kept
-      ? (kept as { revision: number; map: ConnectionMap })
-      : undefined;
+    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(job)) ?? '[]');
+    return Array.isArray(kept) && kept.every(isChange) ? kept : [];
   } catch {
-    return undefined;
+    return [];
   }
+}
+
+function isChange(value: unknown): value is Change {
+  return typeof value === 'object' && value !== null && 'edit' in value && 'words' in value;
 }

@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
 import type { Job } from '@brisk/contracts/job';
 import { compose, completed, templateOf } from '@brisk/core/layouts';
+import { applyEdit } from '@brisk/core/map-edit';
 import { testJob, theirEntry } from '../../testing/fake-server';
 import { openView, type } from '../../testing/open-job';
 import { Ask } from '../forms/ask';
@@ -202,16 +204,50 @@ describe('changing the map', () => {
     expect(sum(view)).toBe('nothing changed');
   });
 
-  it('keeps changes on the device until they are kept with the job, and over somebody else’s says so', async () => {
+  it('stands on top of what somebody else kept meanwhile, and loses neither', async () => {
     const view = await open();
     await editHose(view);
     await view.press('Delete');
-    expect(localStorage.getItem(`brisk-ledger map ${testJob.id}`)).toContain('"revision":1');
-    view.server.opened = { ...view.server.opened, revision: 4 };
+    expect(localStorage.getItem(`brisk-ledger map ${testJob.id}`)).toContain('upper-hose');
+    const { plan } = view.server.opened;
+    const theirs = applyEdit(plan.map, { kind: 'remove-connection', id: 'breather-hose' });
+    view.server.opened = { ...view.server.opened, revision: 4, plan: { ...plan, map: theirs } };
     await view.press('Keep');
     await view.settle();
     expect(view.server.plannings).toEqual([]);
     expect(sum(view)).toMatch(/2 less/);
+    await view.press('Keep');
+    await view.settle();
+    const kept = view.server.plannings[0]?.plan.map.connections.map(({ id }) => id);
+    expect(kept).not.toContain('upper-hose');
+    expect(kept).not.toContain('breather-hose');
+    expect(localStorage.getItem(`brisk-ledger map ${testJob.id}`)).toBeNull();
+  });
+
+  it('says which change cannot be made any more, because somebody else took the thing away', async () => {
+    const view = await open();
+    await editHose(view);
+    type(view.element, 'likely', '9');
+    await view.press('Change it');
+    const { plan } = view.server.opened;
+    const theirs = applyEdit(plan.map, { kind: 'remove-connection', id: 'upper-hose' });
+    view.server.opened = { ...view.server.opened, revision: 2, plan: { ...plan, map: theirs } };
+    await view.press('Keep');
+    await view.settle();
+    expect(view.fixture.componentInstance.draft.failed()).toEqual([
+      'Change the upper radiator hose at the thermostat: There is no connection “upper-hose” on the map.',
+    ]);
+  });
+
+  it('takes up what this device kept, and nothing that is none', async () => {
+    localStorage.setItem(
+      `brisk-ledger map ${testJob.id}`,
+      '[{"edit":{"kind":"remove-connection","id":"upper-hose"},"words":"Delete"}]',
+    );
+    expect(sum(await open())).toMatch(/2 less/);
+    TestBed.resetTestingModule();
+    localStorage.setItem(`brisk-ledger map ${testJob.id}`, '{"map":7');
+    expect(sum(await open())).toBe('nothing changed');
   });
 });
 
