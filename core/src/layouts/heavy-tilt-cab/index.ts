@@ -13,6 +13,7 @@ import { propellerShaft } from '../systems/shafts.js';
 import { engineHeld, gearboxOnJack } from '../systems/supports.js';
 import { gearboxDown, gearboxUp } from '../systems/ways.js';
 import { offer, type Template } from '../template.js';
+import { driveAndMounts } from './drive-and-mounts.js';
 import { underTheCab } from './under-the-cab.js';
 
 const gantry = { tools: ['gantry crane', 'spreader beam'] } as const;
@@ -104,6 +105,7 @@ export const heavyTiltCab: Template = {
     bellHousing,
     propellerShaft,
     underTheCab,
+    driveAndMounts,
     {
       conditions: [gearboxOnJack, engineHeld],
       circuits: [
