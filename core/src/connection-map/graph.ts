@@ -21,8 +21,15 @@ export function connectionsById(map: ConnectionMap): ReadonlyMap<ConnectionId, C
   return new Map(map.connections.map((connection) => [connection.id, connection]));
 }
 
-/** The parts that come away together when `roots` do: the roots and all that ride with them, to any depth. */
-export function lumpOf(map: ConnectionMap, roots: readonly PartId[]): ReadonlySet<PartId> {
+/**
+ * The parts that come away together when `roots` do: the roots and all that ride with them, to any depth, but for those
+ * that `stay` and what rides with them.
+ */
+export function lumpOf(
+  map: ConnectionMap,
+  roots: readonly PartId[],
+  stay: readonly PartId[] = [],
+): ReadonlySet<PartId> {
   const riders = new Map<PartId, PartId[]>();
   for (const part of map.parts) {
     if (part.ridesWith === undefined) continue;
@@ -31,7 +38,7 @@ export function lumpOf(map: ConnectionMap, roots: readonly PartId[]): ReadonlySe
   const lump = new Set<PartId>();
   const waiting = [...roots];
   for (let part = waiting.pop(); part !== undefined; part = waiting.pop()) {
-    if (lump.has(part)) continue;
+    if (lump.has(part) || stay.includes(part)) continue;
     lump.add(part);
     waiting.push(...(riders.get(part) ?? []));
   }
@@ -76,6 +83,12 @@ export function powerpackOf(plan: JobPlan): Powerpack {
   const powerpack = plan.map.powerpacks.find(({ id }) => id === plan.powerpack);
   if (!powerpack) throw new MapError(`This machine has no powerpack called “${plan.powerpack}”.`);
   return powerpack;
+}
+
+/** The parts that leave as one lump by `plan`, with what its crew takes along or leaves behind. */
+export function lumpOfPlan(plan: JobPlan): ReadonlySet<PartId> {
+  const { along = [], stays = [] } = plan.practice ?? {};
+  return lumpOf(plan.map, [...powerpackOf(plan).roots, ...along], stays);
 }
 
 /** The route a plan names. Throws {@link MapError} where the map has none of that name. */

@@ -12,6 +12,7 @@ export {
   crossing,
   leavesBy,
   lumpOf,
+  lumpOfPlan,
   needsOf,
   partsById,
   powerpackOf,

@@ -261,11 +261,22 @@ export interface Adaptation {
   readonly tip?: string;
 }
 
+/** How a crew parts the powerpack from the rest where more than one way is right. */
+export interface Practice {
+  /** Parts that go along although they could stay: the loom, a pump whose hoses are undone. */
+  readonly along?: readonly PartId[];
+  /** Parts that stay although they ride with it: a pump swung aside with its hoses on. */
+  readonly stays?: readonly PartId[];
+  /** Outer parts that come off before the lift. */
+  readonly offFirst?: readonly PartId[];
+}
+
 /** What a crew set out to do on one machine. */
 export interface JobPlan {
   readonly map: ConnectionMap;
   readonly powerpack: string;
   readonly route: string;
+  readonly practice?: Practice;
   readonly lookAt?: readonly LookAt[];
   /** What a swap asks to be made, changed or bought. */
   readonly adaptations?: readonly Adaptation[];

@@ -132,9 +132,36 @@ function check(state: JobState, entry: EntryBody): readonly Refusal[] {
             `There are ${open} open items now, not the ${entry.openItems} that were read. Read them again.`,
           );
     }
+    case 'plan-followed':
+      return mayBeFollowed(state, entry);
     case 'corrected':
       return mayBeCorrected(state, entry.corrects);
   }
+}
+
+/** A plan may leave steps out, such as those that wait for a part, and may not put any before what it waits for. */
+function mayBeFollowed(
+  state: JobState,
+  { order, half }: Extract<EntryBody, { kind: 'plan-followed' }>,
+): readonly Refusal[] {
+  const { work } = state;
+  const place = new Map(order.map((id, index) => [id, index]));
+  if (place.size < order.length) return refuse('sense', 'The plan has a step twice.');
+  for (const id of order) {
+    const operation = work.operations.get(id);
+    if (!operation) return unknown('step', id);
+    if ((operation.phase === 'strip' || operation.phase === 'lift') !== (half === 'out'))
+      return refuse('sense', `“${operation.title}” belongs to the other half of the job.`);
+  }
+  for (const { before, after, reason } of work.precedence) {
+    const [first, then] = [place.get(before), place.get(after)];
+    if (first !== undefined && then !== undefined && first > then)
+      return refuse(
+        'order',
+        `The plan puts “${work.operations.get(after)?.title ?? after}” before “${work.operations.get(before)?.title ?? before}”. ${reason.words}`,
+      );
+  }
+  return NOTHING;
 }
 
 function unknown(what: string, id: string): readonly Refusal[] {

@@ -9,6 +9,7 @@ import type {
   StepHeight,
 } from '../connection-map/index.js';
 import type { IssueSort, StartResult } from '../first-start/index.js';
+import type { Crew, School } from '../schedule/index.js';
 import type { OperationId } from '../teardown/index.js';
 import type { TorqueReadingAsRead } from '../units/index.js';
 
@@ -155,6 +156,40 @@ export interface HandedOver {
   readonly openItems: number;
   readonly note?: string;
 }
+/** The two halves of a job that are planned by themselves. */
+export const HALVES = ['out', 'back'] as const;
+export type Half = (typeof HALVES)[number];
+
+/** The crew’s own word on the order: `before` comes before `after`. */
+export interface Pin {
+  readonly before: OperationId;
+  readonly after: OperationId;
+}
+
+/** A step that cannot begin yet: in how many minutes it can, as far as anybody knows, and why. */
+export interface Wait {
+  readonly operation: OperationId;
+  readonly min?: number;
+  readonly why: string;
+}
+
+/** What a plan is made with. Minutes are minutes of working time from when it was made. */
+export interface PlanSettings {
+  readonly crew: Crew;
+  readonly school: School;
+  readonly pins: readonly Pin[];
+  readonly waits: readonly Wait[];
+}
+
+/** From now on the crew follows this order for what is left of one half. */
+export interface PlanFollowed extends PlanSettings {
+  readonly kind: 'plan-followed';
+  readonly half: Half;
+  readonly order: readonly OperationId[];
+  /** What the plan promised when it was taken on. */
+  readonly finishMin: number;
+  readonly heightChanges: number;
+}
 /** Takes back an earlier entry, which stays in the ledger and counts no more. */
 export interface Corrected {
   readonly kind: 'corrected';
@@ -183,6 +218,7 @@ export type EntryBody =
   | IssueSorted
   | IssueClosed
   | HandedOver
+  | PlanFollowed
   | Corrected;
 export type EntryKind = EntryBody['kind'];
 

@@ -37,6 +37,7 @@ export function startOf(plan: JobPlan): JobState {
     needs: new Map(),
     attempts: [],
     issues: new Map(),
+    plans: new Map(),
   };
 }
 
@@ -84,6 +85,7 @@ export function thaw(state: JobState): Draft {
     needs: new Map(state.needs),
     attempts: [...state.attempts],
     issues: new Map(state.issues),
+    plans: new Map(state.plans),
   };
 }
 
@@ -189,6 +191,13 @@ function write(draft: Draft, entry: LedgerEntry): void {
     case 'handed-over':
       draft.handedOver = { ...mark, ...(entry.note ? { note: entry.note } : {}) };
       return;
+    case 'plan-followed': {
+      const { half, order, crew, school, pins, waits, finishMin, heightChanges } = entry;
+      const version = (draft.plans.get(half)?.version ?? 0) + 1;
+      const settings = { crew, school, pins, waits };
+      draft.plans.set(half, { version, order, settings, finishMin, heightChanges, ...mark });
+      return;
+    }
     case 'corrected':
       return;
   }

@@ -13,6 +13,7 @@ export { countMismatches, openItems, type OpenItem } from './open-items.js';
 export { LONGEST_STRETCH_MIN, minutesByStop } from './phase-time.js';
 export {
   STOPS,
+  carrying,
   conditionsInForce,
   hasRun,
   heightNeeded,

@@ -54,6 +54,8 @@ function stopOfEntry(state: JobState, entry: LedgerEntry): Stop {
     case 'issue-sorted':
     case 'issue-closed':
       return 'first-start';
+    case 'plan-followed':
+      return 'plan';
     case 'handed-over':
       return 'handover';
     default:

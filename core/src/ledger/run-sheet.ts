@@ -1,5 +1,5 @@
 import type { MachineHeight, ThreePointMinutes } from '../connection-map/index.js';
-import { groupedOrder, setupsOf, totalMinutes, type Orderer, type Setup } from '../schedule/index.js';
+import { followedOrder, groupedOrder, setupsOf, totalMinutes, type Orderer, type Setup } from '../schedule/index.js';
 import type { Operation, WorkPhase } from '../teardown/index.js';
 import { waitsFor } from './can-apply.js';
 import { heightNeeded, isDone, unsettled } from './reading.js';
@@ -26,18 +26,23 @@ export interface NextUp {
 
 const PHASES: readonly WorkPhase[] = ['strip', 'lift', 'refit', 'first-start', 'handover'];
 
-/** Orders what is left of a job, from where the crew and the machine stand now. `phases` narrows it to some stops. */
-export function runSheet(
-  state: JobState,
-  phases: readonly WorkPhase[] = PHASES,
-  orderer: Orderer = groupedOrder,
-): RunSheet {
+/** By the plan the crew follows, or grouped by place where it follows none. */
+function ordererFor(state: JobState, phase: WorkPhase): Orderer {
+  const plan = state.plans.get(phase === 'strip' || phase === 'lift' ? 'out' : 'back');
+  return plan ? followedOrder(plan.order) : groupedOrder;
+}
+
+/**
+ * Orders what is left of a job, from where the crew and the machine stand now: by the plan it follows, or by `orderer`.
+ * `phases` narrows it to some stops.
+ */
+export function runSheet(state: JobState, phases: readonly WorkPhase[] = PHASES, orderer?: Orderer): RunSheet {
   const order = PHASES.filter((phase) => phases.includes(phase)).reduce<{
     operations: readonly Operation[];
     height: MachineHeight;
   }>(
     ({ operations, height }, phase) => {
-      const more = orderer({
+      const more = (orderer ?? ordererFor(state, phase))({
         operations: unsettled(state, phase),
         graph: state.work,
         height,

@@ -4,7 +4,7 @@ import type { OperationId } from '../teardown/index.js';
 import type { TorqueVerdict } from '../torque/index.js';
 import type { TorqueReadingAsRead } from '../units/index.js';
 import type { Work } from '../work/index.js';
-import type { LedgerEntry, SkipMode, Trouble } from './entry.js';
+import type { Half, LedgerEntry, PlanSettings, SkipMode, Trouble } from './entry.js';
 
 /** Who did something, when, and by which entry. */
 export interface Mark {
@@ -69,6 +69,15 @@ export interface Issue extends Mark {
   readonly closed?: Mark & { readonly how: string };
 }
 
+/** The plan the crew follows for one half; each one taken on is the next version. */
+export interface FollowedPlan extends Mark {
+  readonly version: number;
+  readonly order: readonly OperationId[];
+  readonly settings: PlanSettings;
+  readonly finishMin: number;
+  readonly heightChanges: number;
+}
+
 /** What a job has come to: the fold of its ledger over its plan. Plain data; nothing in it is ever changed. */
 export interface JobState {
   readonly plan: JobPlan;
@@ -89,5 +98,6 @@ export interface JobState {
   readonly needs: ReadonlyMap<string, PartToOrder>;
   readonly attempts: readonly (StartAttempt & Mark)[];
   readonly issues: ReadonlyMap<string, Issue>;
+  readonly plans: ReadonlyMap<Half, FollowedPlan>;
   readonly handedOver?: Mark & { readonly note?: string };
 }

@@ -1,7 +1,26 @@
 /**
- * Schedule: puts operations in an order that respects every edge, and cuts that order into setups. {@link Orderer} is
- * the seam: whatever orders operations takes an {@link OrderingProblem} and gives them back in order.
+ * Schedule: who does what when, and how the machine stands for it. `taskNet` makes a {@link SchedulingProblem} ready,
+ * {@link Search} looks for a good order for as long as it is let, `scheduleOf` gives the order times and people,
+ * `boundOf` says what nothing can be better than, `chainOf` and `slackOf` explain. {@link Orderer} is the older, smaller
+ * question: operations in an order, without times. Minutes are minutes of working time from now.
  */
+export { boundOf, type Bound } from './bound.js';
+export { ScheduleBuilder, type Costs, type Placed } from './builder.js';
+export { crewOf, ROOM, USUAL_WEIGHTS, type Absence, type Crew, type Hand, type Weights } from './crew.js';
+export { chainOf, slackOf, type Link } from './explain.js';
+export { followedOrder } from './followed-order.js';
 export { groupedOrder } from './grouped-order.js';
-export type { Orderer, OrderingProblem } from './problem.js';
+export type { Load, Orderer, OrderingProblem, SchedulingProblem } from './problem.js';
+export { crewSetups, scheduleOf, type Cause, type CrewSetup, type Schedule, type ScheduledStep } from './schedule.js';
+export { respects, Search } from './search.js';
+export {
+  FUEL_SCHOOLS,
+  NO_SCHOOL,
+  ORDER_SCHOOLS,
+  stagesOf,
+  type FuelSchool,
+  type OrderSchool,
+  type School,
+} from './school.js';
 export { setupsOf, totalMinutes, type Setup } from './setups.js';
+export { precedes, taskNet, type Task, type TaskNet } from './task.js';

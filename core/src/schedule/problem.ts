@@ -1,5 +1,6 @@
 import type { MachineHeight, Station } from '../connection-map/index.js';
-import type { Operation, OperationId, PrecedenceGraph } from '../teardown/index.js';
+import type { Operation, OperationId, Precedence, PrecedenceGraph } from '../teardown/index.js';
+import type { Crew } from './crew.js';
 
 /** What an orderer is asked: which operations to put in order, and where the crew stands now. */
 export interface OrderingProblem {
@@ -14,3 +15,29 @@ export interface OrderingProblem {
 
 /** Puts every operation of a problem in an order that respects every edge. The seam for better searches. */
 export type Orderer = (problem: OrderingProblem) => readonly Operation[];
+
+/**
+ * What an operation does to the weight of the powerpack: lifting gear takes some of it, gives it back, or everything is
+ * set down. While any gear carries it the machine is not moved, and what is left is reached as it stands.
+ */
+export type Load = 'takes' | 'takes-all' | 'gives-back' | 'sets-down';
+
+/** What a schedule is asked for. Times are minutes of working time from now. */
+export interface SchedulingProblem {
+  /** What is to be done; an edge from anything else is taken as satisfied. */
+  readonly operations: readonly Operation[];
+  readonly precedence: readonly Precedence[];
+  readonly crew: Crew;
+  readonly height: MachineHeight;
+  /** Where each of the crew stands, by name, as far as it is known. */
+  readonly standing?: ReadonlyMap<string, Station>;
+  readonly load?: ReadonlyMap<OperationId, Load>;
+  /** How many pieces of lifting gear carry the powerpack now. */
+  readonly carrying?: number;
+  /** Not before this minute: arranged with somebody, waiting for penetrant or a part. */
+  readonly notBefore?: ReadonlyMap<OperationId, number>;
+  /** Done by somebody from outside the crew. */
+  readonly outside?: ReadonlySet<OperationId>;
+  /** Which stage of the crew’s school an operation belongs to; stages follow each other, and never against an edge. */
+  readonly stages?: ReadonlyMap<OperationId, number>;
+}

@@ -46,7 +46,7 @@ export interface Operation extends StepSpec {
   readonly needsRunning?: boolean;
 }
 
-export type ReasonKind = 'access' | 'condition' | 'safety' | 'load path' | 'hold point' | 'part' | 'sequence';
+export type ReasonKind = 'access' | 'condition' | 'safety' | 'load path' | 'hold point' | 'part' | 'sequence' | 'crew';
 
 /** Why one operation comes before another, in the crew's words. */
 export interface Reason {

@@ -2,10 +2,10 @@ import {
   connectionsById,
   crossing,
   lumpOf,
+  lumpOfPlan,
   MapError,
   needsOf,
   partsById,
-  powerpackOf,
   routeOf,
   type Access,
   type CircuitId,
@@ -40,7 +40,7 @@ export function requirementsOf(plan: JobPlan): Requirements {
   const conditionSpecs = new Map(map.conditions.map((condition) => [condition.id, condition]));
   const circuitSpecs = new Map(map.circuits.map((circuit) => [circuit.id, circuit]));
 
-  const lump = lumpOf(map, powerpackOf(plan).roots);
+  const lump = lumpOfPlan(plan);
   const opened = new Map<ConnectionId, string>();
   const removed = new Map<PartId, string>();
   const conditions = new Map<ConditionId, string>();
@@ -102,6 +102,8 @@ export function requirementsOf(plan: JobPlan): Requirements {
   for (const { id } of crossing(map.connections, lump)) open(id, 'It ties the powerpack to what stays.');
   for (const { connection, why } of route.opensToo ?? []) open(connection, why);
   for (const { part, why } of route.blockedBy) remove(part, why);
+  for (const part of plan.practice?.offFirst ?? [])
+    remove(part, 'The crew takes it off before the lift: lighter, and fewer things that catch.');
   for (const support of route.supports) bringAbout(support, 'lifting');
   for (let next = waiting.pop(); next; next = waiting.pop()) next();
 

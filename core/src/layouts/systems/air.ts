@@ -15,13 +15,26 @@ export const airPath: Piece = {
         tip: 'Tape over the open mouth at once.',
       }),
     }),
-    part('intake-manifold', 'intake manifold', 'bay-left', 'air', { massKg: 5, ridesWith: 'engine' }),
+    part('intake-manifold', 'intake manifold', 'bay-left', 'air', {
+      massKg: 5,
+      ridesWith: 'engine',
+      removal: removal('Lift the intake manifold off', top, [2, 4, 10], {
+        tip: 'Rags into the ports at once, and count them.',
+      }),
+    }),
     part('throttle-body', 'throttle body', 'bay-left', 'air', {
       massKg: 2,
       ridesWith: 'engine',
       when: { fuel: WITH_BODY },
     }),
-    part('turbo', 'turbocharger', 'bay-right', 'air', { massKg: 8, ridesWith: 'engine', when: { boost: ['turbo'] } }),
+    part('turbo', 'turbocharger', 'bay-right', 'air', {
+      massKg: 8,
+      ridesWith: 'engine',
+      when: { boost: ['turbo'] },
+      removal: removal('Lift the turbocharger off', top, [2, 4, 10], {
+        tip: 'Tape over every opening; nothing falls into it.',
+      }),
+    }),
     part('charge-cooler', 'charge cooler', 'bay-front', 'air', {
       massKg: 5,
       ridesWith: 'radiator',

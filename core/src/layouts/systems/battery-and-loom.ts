@@ -1,4 +1,4 @@
-import { after, behind, below, connectionsOf, inside, part, top } from '../author.js';
+import { after, behind, below, connectionsOf, inside, part, removal, top } from '../author.js';
 import type { Optional, Piece } from '../template.js';
 import type { Connection } from '../../connection-map/index.js';
 import type { Details, Where } from '../author.js';
@@ -37,8 +37,21 @@ export const batteryAndLoom: Piece = {
       massKg: 1,
       when: { fuel: ['petrol-port', 'petrol-direct', 'single-point', 'diesel-rail'] },
     }),
-    part('alternator', 'alternator', 'bay-left', 'electrics', { massKg: 7, ridesWith: 'engine' }),
-    part('starter', 'starter', 'under-front', 'electrics', { massKg: 5, ridesWith: 'engine' }),
+    part('alternator', 'alternator', 'bay-left', 'electrics', {
+      massKg: 7,
+      ridesWith: 'engine',
+      removal: removal('Lift the alternator out', top, [1, 3, 8], {
+        tip: 'Bushes grip: tap it out, never lever on the fins.',
+      }),
+    }),
+    part('starter', 'starter', 'under-front', 'electrics', {
+      massKg: 5,
+      ridesWith: 'engine',
+      removal: removal('Take the starter out', below, [1, 3, 8], {
+        cautions: ['heavy'],
+        tip: 'It comes out nose first. Hold it: it is heavier than it looks.',
+      }),
+    }),
   ],
   connections: [
     unpowered.ground('battery-negative', 'the battery negative lead', ['battery', 'body'], top, [1, 2, 4], {

@@ -137,7 +137,7 @@ export const refrigerant: Piece = {
       id: 'refrigerant-recovered',
       name: 'Refrigerant recovered',
       makeSafe: true,
-      when: { refrigerant: ['opened'] },
+      when: { refrigerant: ['swung-aside', 'opened'] },
       established: {
         by: 'step',
         access: [],

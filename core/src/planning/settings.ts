@@ -1,0 +1,55 @@
+import { stuckSteps, type JobState, type PlanSettings, type Wait } from '../ledger/index.js';
+import { crewOf, NO_SCHOOL, type Absence } from '../schedule/index.js';
+
+/** How long penetrant is given before a seized step is tried again, and how long a step put off is left alone. */
+const SOAKING_MIN = 30;
+const PUT_OFF_MIN = 15;
+/** More people than this are in each other’s way; a plan begins with no more. */
+const USUAL_CREW = 3;
+
+/** What a first plan for a job is made with. `names`: the crew of the job. */
+export function usualSettings(names: readonly string[]): PlanSettings {
+  return { crew: crewOf(names.slice(0, USUAL_CREW)), school: NO_SCHOOL, pins: [], waits: [] };
+}
+
+/**
+ * What has to wait as the job stands: a step whose part is missing for nobody knows how long, other stuck ones until the
+ * penetrant has worked, and what was put off for a while.
+ */
+export function waitsNow(state: JobState): readonly Wait[] {
+  const stuck = stuckSteps(state).map(({ id }): Wait => {
+    const progress = state.progress.get(id);
+    const trouble = progress?.is === 'stuck' ? progress.trouble : 'other';
+    return trouble === 'part-missing'
+      ? { operation: id, why: 'A part is missing' }
+      : { operation: id, min: SOAKING_MIN, why: 'Stuck: penetrant is given time' };
+  });
+  const putOff = [...state.progress].flatMap(([operation, progress]): readonly Wait[] =>
+    progress.is === 'skipped' && progress.mode === 'later' ? [{ operation, min: PUT_OFF_MIN, why: 'Put off' }] : [],
+  );
+  return [...stuck, ...putOff];
+}
+
+/** `settings` as they hold `minutes` later: waits and absences that are over are gone, the rest is so much nearer. */
+export function agedBy(settings: PlanSettings, minutes: number): PlanSettings {
+  const later = (away: readonly Absence[]) =>
+    away
+      .filter(({ untilMin = Infinity }) => untilMin > minutes)
+      .map(({ fromMin, untilMin }) => ({
+        fromMin: Math.max(0, fromMin - minutes),
+        ...(untilMin === undefined ? {} : { untilMin: untilMin - minutes }),
+      }));
+  return {
+    ...settings,
+    crew: {
+      ...settings.crew,
+      hands: settings.crew.hands.map(({ name, away = [] }) => {
+        const left = later(away);
+        return left.length > 0 ? { name, away: left } : { name };
+      }),
+    },
+    waits: settings.waits.map((wait) =>
+      wait.min === undefined ? wait : { ...wait, min: Math.max(0, wait.min - minutes) },
+    ),
+  };
+}

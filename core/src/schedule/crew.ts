@@ -1,0 +1,48 @@
+import { STATIONS, type Station } from '../connection-map/index.js';
+
+/** A stretch somebody is not there, in minutes of working time from now; without an end, for good. */
+export interface Absence {
+  readonly fromMin: number;
+  readonly untilMin?: number;
+}
+
+/** One pair of hands. */
+export interface Hand {
+  readonly name: string;
+  readonly away?: readonly Absence[];
+}
+
+/** What a crew counts against an order besides the clock, each in minutes it would give to be spared one. */
+export interface Weights {
+  /** Raising or lowering the machine, over and above the minutes that takes. */
+  readonly heightChangeMin: number;
+  /** One person walking from one station to another. */
+  readonly stationMoveMin: number;
+  /** Fetching one tool that is not at hand. */
+  readonly toolFetchMin: number;
+}
+
+/** Who does the work, and how they like it. */
+export interface Crew {
+  readonly hands: readonly Hand[];
+  readonly weights: Weights;
+  /** What it takes to raise the machine onto stands or to let it down, in minutes; everybody waits. */
+  readonly moveMachineMin: number;
+  /** Stations with room for one job at a time. Elsewhere two people find room. */
+  readonly cramped: readonly Station[];
+}
+
+export const USUAL_WEIGHTS: Weights = { heightChangeMin: 5, stationMoveMin: 1, toolFetchMin: 0.25 };
+
+/** How many people find room at a station that is not cramped. */
+export const ROOM = 2;
+
+/** A crew of `names` with the usual weights; wheels and cabin are cramped, raising takes eight minutes. */
+export function crewOf(names: readonly string[]): Crew {
+  return {
+    hands: names.map((name) => ({ name })),
+    weights: USUAL_WEIGHTS,
+    moveMachineMin: 8,
+    cramped: STATIONS.filter((station) => ['wheel-left', 'wheel-right', 'cabin'].includes(station)),
+  };
+}

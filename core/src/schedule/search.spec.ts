@@ -1,0 +1,254 @@
+import fc from 'fast-check';
+import { usualMap } from '../layouts/index.js';
+import { foldLedger } from '../ledger/index.js';
+import { planned, usualSettings } from '../planning/index.js';
+import { wrongWith } from '../testing/check-schedule.js';
+import { exhaustiveOptimum } from '../testing/exhaustive.js';
+import { edge, plainCrew, plainStep, randomNet } from '../testing/random-net.js';
+import {
+  boundOf,
+  crewOf,
+  respects,
+  ScheduleBuilder,
+  scheduleOf,
+  Search,
+  taskNet,
+  type Schedule,
+  type SchedulingProblem,
+} from './index.js';
+
+const best = (problem: SchedulingProblem, tries = 2_000, seed = 1): Schedule => {
+  const net = taskNet(problem);
+  const search = new Search(net, seed);
+  search.run(tries);
+  return scheduleOf(net, search.best());
+};
+const asListed = (problem: SchedulingProblem): Schedule => {
+  const net = taskNet(problem);
+  return scheduleOf(net, new ScheduleBuilder(net).build(net.topological));
+};
+const minutes = (likely: number) => ({ low: likely, likely, high: likely });
+const begins = ({ steps }: Schedule) =>
+  Object.fromEntries(steps.map(({ operation, startMin }) => [operation.id, startMin]));
+
+describe('a schedule', () => {
+  const problem = (changes: Partial<SchedulingProblem>): SchedulingProblem => ({
+    operations: [],
+    precedence: [],
+    crew: plainCrew(2),
+    height: 'ground',
+    ...changes,
+  });
+
+  it('lets two work side by side where there is room, and one after the other where there is not', () => {
+    const two = (station: 'bay-top' | 'wheel-left') =>
+      asListed(problem({ operations: [plainStep('a', { station }), plainStep('b', { station })] }));
+    expect(begins(two('bay-top'))).toEqual({ a: 0, b: 0 });
+    expect(begins(two('wheel-left'))).toEqual({ a: 0, b: 2 });
+    expect(two('wheel-left').steps[1]?.cause).toEqual({ is: 'room', step: 'a' });
+  });
+
+  it('moves the machine only when everybody has stopped', () => {
+    const plan = asListed(
+      problem({
+        operations: [
+          plainStep('a', { minutes: minutes(5), height: 'ground' }),
+          plainStep('b', { minutes: minutes(2) }),
+          plainStep('under', { height: 'raised', station: 'underside' }),
+        ],
+        precedence: [edge('b', 'under')],
+      }),
+    );
+    expect(begins(plan)).toEqual({ a: 0, b: 0, under: 8 });
+    expect(plan.costs.heightChanges).toBe(1);
+    expect(plan.steps.find(({ operation }) => operation.id === 'under')?.cause).toEqual({ is: 'machine', step: 'a' });
+  });
+
+  it('stops everybody for a hold point', () => {
+    const plan = asListed(
+      problem({
+        operations: [
+          plainStep('a', { minutes: minutes(7) }),
+          plainStep('sign', { kind: 'hold-point', minutes: minutes(3) }),
+          plainStep('b'),
+        ],
+      }),
+    );
+    expect(begins(plan)).toEqual({ a: 0, sign: 7, b: 10 });
+  });
+
+  it('plans work for two while both are there', () => {
+    const crew = { ...plainCrew(2), hands: [{ name: 'Ines' }, { name: 'Tobias', away: [{ fromMin: 10 }] }] };
+    const operations = [
+      plainStep('long', { minutes: minutes(9) }),
+      plainStep('for-two', { hands: 2, minutes: minutes(4) }),
+      plainStep('rest', { minutes: minutes(20) }),
+    ];
+    const listed = asListed(problem({ operations, crew }));
+    expect(listed.costs.shortHanded).toBe(1);
+    const planned = best(problem({ operations, crew }));
+    expect(planned.costs.shortHanded).toBe(0);
+    expect(planned.steps.find(({ operation }) => operation.id === 'for-two')?.endMin).toBeLessThanOrEqual(10);
+  });
+
+  it('names the steps that want two where one works alone', () => {
+    const plan = asListed(problem({ crew: plainCrew(1), operations: [plainStep('shaft', { hands: 2 })] }));
+    expect(plan.wantTwo.map(({ id }) => id)).toEqual(['shaft']);
+  });
+
+  it('leaves hands free while somebody from outside does licensed work, and waits until they come', () => {
+    const plan = asListed(
+      problem({
+        crew: plainCrew(1),
+        operations: [
+          plainStep('recover', { station: 'front', minutes: minutes(40) }),
+          plainStep('a', { minutes: minutes(30) }),
+        ],
+        outside: new Set(['recover']),
+        notBefore: new Map([['recover', 15]]),
+      }),
+    );
+    expect(begins(plan)).toEqual({ recover: 15, a: 0 });
+    expect(plan.steps.find(({ operation }) => operation.id === 'recover')?.people).toEqual([]);
+  });
+
+  it('does not move the machine while lifting gear carries the weight', () => {
+    const plan = asListed(
+      problem({
+        operations: [
+          plainStep('hook', { height: 'ground' }),
+          plainStep('mount', { height: 'raised', station: 'underside' }),
+          plainStep('out', { kind: 'lift' }),
+          plainStep('after', { height: 'raised', station: 'underside' }),
+        ],
+        precedence: [edge('hook', 'mount'), edge('mount', 'out'), edge('out', 'after')],
+        load: new Map([
+          ['hook', 'takes'],
+          ['out', 'sets-down'],
+        ]),
+      }),
+    );
+    expect(plan.steps.map(({ height }) => height)).toEqual(['ground', 'ground', 'ground', 'raised']);
+    expect(plan.costs.heightChanges).toBe(1);
+  });
+
+  it('is refused without anybody to do it, and where steps wait for each other', () => {
+    expect(() => taskNet(problem({ crew: plainCrew(0) }))).toThrow('at least one person');
+    const ring = { operations: [plainStep('a'), plainStep('b')], precedence: [edge('a', 'b'), edge('b', 'a')] };
+    expect(() => taskNet(problem(ring))).toThrow('ring');
+  });
+});
+
+describe('the search', () => {
+  it('finds what trying everything finds, minute by minute', () => {
+    fc.assert(
+      fc.property(randomNet({ most: 6 }), (problem) => {
+        const found = best(problem).costs;
+        const least = exhaustiveOptimum(problem);
+        expect(found.finishMin + found.heightChanges * problem.crew.weights.heightChangeMin).toBeCloseTo(least, 6);
+      }),
+      { numRuns: 120 },
+    );
+  });
+
+  it('never breaks an edge, a height, hands, room or a hold point, and never beats its bound', () => {
+    fc.assert(
+      fc.property(randomNet({ most: 25, weights: true }), fc.integer({ min: 1, max: 1_000 }), (problem, seed) => {
+        const plan = best(problem, 300, seed);
+        expect(wrongWith(problem, plan)).toEqual([]);
+        const bound = boundOf(taskNet(problem));
+        expect(plan.costs.finishMin).toBeGreaterThanOrEqual(bound.finishMin - 1e-6);
+        expect(plan.costs.objective).toBeGreaterThanOrEqual(bound.objective - 1e-6);
+        expect(plan.costs.heightChanges).toBeGreaterThanOrEqual(bound.heightChanges);
+        expect(plan.costs.stationMoves).toBeGreaterThanOrEqual(bound.stationMoves);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it('keeps stages in their order', () => {
+    fc.assert(
+      fc.property(randomNet({ most: 20 }), (problem) => {
+        // Any stage that rises along the edges: here, how many steps have to come before.
+        const depth = new Map<string, number>();
+        for (const { id } of problem.operations)
+          depth.set(
+            id,
+            Math.max(
+              0,
+              ...problem.precedence
+                .filter(({ after }) => after === id)
+                .map(({ before }) => (depth.get(before) ?? 0) + 1),
+            ),
+          );
+        const net = taskNet({ ...problem, stages: depth });
+        const search = new Search(net, 3);
+        search.run(200);
+        expect(respects(search.best().order)).toBe(true);
+        const stages = search.best().order.map(({ stage }) => stage);
+        expect(stages).toEqual([...stages].sort((one, other) => one - other));
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('is the same for the same seed, however the work is sliced', () => {
+    const { net } = planned(
+      foldLedger({ map: usualMap('utility-belt'), powerpack: 'engine', route: 'top' }, []),
+      'out',
+      usualSettings(['Ines', 'Tobias']),
+      undefined,
+    );
+    const whole = new Search(net, 7);
+    whole.run(4_000);
+    const sliced = new Search(net, 7);
+    for (let slice = 0; slice < 40; slice += 1) sliced.run(100);
+    expect(sliced.costs).toEqual(whole.costs);
+    expect(sliced.best().order.map(({ operation }) => operation.id)).toEqual(
+      whole.best().order.map(({ operation }) => operation.id),
+    );
+  });
+
+  it('gets no worse by going on, and beats the grouped order on a whole machine', () => {
+    const state = foldLedger(
+      { map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' },
+      [],
+    );
+    const { net, schedule, problem } = planned(state, 'out', usualSettings(['Ines', 'Tobias']), undefined);
+    const search = new Search(net, 1);
+    const first = search.costs.objective;
+    search.run(3_000);
+    expect(search.costs.objective).toBeLessThanOrEqual(first);
+    expect(search.costs.objective).toBeLessThan(schedule.costs.objective);
+    expect(wrongWith(problem, scheduleOf(net, search.best()))).toEqual([]);
+  });
+});
+
+describe('the lower bound', () => {
+  it('is met where one works alone', () => {
+    const operations = [
+      plainStep('top', { minutes: minutes(10) }),
+      plainStep('under', { minutes: minutes(5), height: 'raised', station: 'underside', tools: ['10 mm ratchet'] }),
+    ];
+    const problem = { operations, precedence: [], crew: crewOf(['Ines']), height: 'ground' } as const;
+    expect(boundOf(taskNet(problem))).toEqual({
+      finishMin: 23,
+      heightChanges: 1,
+      stationMoves: 1,
+      toolFetches: 1,
+      objective: 23 + 5 + 1 + 0.25,
+    });
+    expect(best(problem).costs.objective).toBe(29.25);
+  });
+
+  it('counts work for two, cramped stations and chains', () => {
+    const cramped = [1, 2, 3].map((index) =>
+      plainStep(`wheel-${index}`, { station: 'wheel-left', minutes: minutes(4) }),
+    );
+    const finish = (operations: SchedulingProblem['operations'], precedence: SchedulingProblem['precedence'] = []) =>
+      boundOf(taskNet({ operations, precedence, crew: plainCrew(3), height: 'ground' })).finishMin;
+    expect(finish(cramped)).toBe(12);
+    expect(finish([plainStep('a', { hands: 2 }), plainStep('b', { hands: 2 })])).toBe(4);
+    expect(finish([plainStep('a'), plainStep('b'), plainStep('c')], [edge('a', 'b'), edge('b', 'c')])).toBe(6);
+  });
+});

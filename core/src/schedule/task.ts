@@ -1,0 +1,144 @@
+import { STATIONS } from '../connection-map/index.js';
+import type { Operation, OperationId } from '../teardown/index.js';
+import { ROOM } from './crew.js';
+import type { Load, SchedulingProblem } from './problem.js';
+
+/**
+ * An operation as the search works with it: neighbours at hand, names turned into numbers. `endMin` and `place` are
+ * working values of whoever builds or searches; they mean nothing to anybody else.
+ */
+export interface Task {
+  readonly index: number;
+  readonly operation: Operation;
+  readonly minutes: number;
+  /** Hands it takes of the crew: never more than there are, none where somebody from outside does it. */
+  readonly hands: number;
+  /** Hands it would want and the crew does not have. */
+  readonly handsShort: number;
+  /** Index among the stations. */
+  readonly station: number;
+  /** Everybody else stops for it: hold points, and whatever hangs in the air. */
+  readonly exclusive: boolean;
+  readonly load?: Load;
+  readonly notBefore: number;
+  readonly stage: number;
+  readonly tools: readonly number[];
+  /** Direct neighbours, without those that follow from others. */
+  readonly before: readonly Task[];
+  readonly after: readonly Task[];
+  /** Everything that has to come before, directly or not, as bits by index. */
+  readonly ancestors: Uint32Array;
+  endMin: number;
+  place: number;
+}
+
+/** A scheduling problem made ready to be searched. */
+export interface TaskNet {
+  readonly problem: SchedulingProblem;
+  /** In the order of the operations given. */
+  readonly tasks: readonly Task[];
+  readonly byId: ReadonlyMap<OperationId, Task>;
+  /** Every task after all it waits for. */
+  readonly topological: readonly Task[];
+  readonly toolCount: number;
+  /** How many find room at each station, by its index. */
+  readonly room: readonly number[];
+  /** How many pieces of gear give the weight back after a `takes-all`. */
+  readonly gear: number;
+}
+
+/** Whether `one` has to come before `other`, directly or not. */
+export function precedes(one: Task, other: Task): boolean {
+  return ((other.ancestors[one.index >>> 5] ?? 0) & (1 << (one.index & 31))) !== 0;
+}
+
+type Draft = Task & { readonly before: Task[]; readonly after: Task[] };
+
+/**
+ * Makes `problem` ready to be searched. Throws a RangeError where nobody is in the crew, or where operations wait for
+ * each other in a ring.
+ */
+export function taskNet(problem: SchedulingProblem): TaskNet {
+  const { operations, crew } = problem;
+  const people = crew.hands.length;
+  if (people === 0) throw new RangeError('A plan needs at least one person.');
+  const toolNumbers = new Map<string, number>();
+  const numbered = (tool: string) => {
+    const number = toolNumbers.get(tool) ?? toolNumbers.size;
+    toolNumbers.set(tool, number);
+    return number;
+  };
+  const words = (operations.length + 31) >>> 5;
+  const tasks = operations.map((operation, index): Draft => {
+    const { id, kind, minutes, station, tools } = operation;
+    const load = problem.load?.get(id);
+    const hands = problem.outside?.has(id) === true ? 0 : operation.hands;
+    return {
+      index,
+      operation,
+      minutes: minutes.likely,
+      hands: Math.min(hands, people),
+      handsShort: Math.max(0, hands - people),
+      station: STATIONS.indexOf(station),
+      exclusive: kind === 'hold-point' || kind === 'lift' || kind === 'lower',
+      ...(load ? { load } : {}),
+      notBefore: problem.notBefore?.get(id) ?? 0,
+      stage: problem.stages?.get(id) ?? 0,
+      tools: [...new Set(tools)].map(numbered),
+      before: [],
+      after: [],
+      ancestors: new Uint32Array(words),
+      endMin: 0,
+      place: 0,
+    };
+  });
+  const byId = new Map(tasks.map((task) => [task.operation.id, task]));
+  const topological = linked(problem, tasks, byId);
+  return {
+    problem,
+    tasks,
+    byId,
+    topological,
+    toolCount: toolNumbers.size,
+    room: STATIONS.map((station) => (crew.cramped.includes(station) ? 1 : ROOM)),
+    gear: tasks.filter(({ load }) => load === 'gives-back').length,
+  };
+}
+
+/** Ties the tasks to their neighbours, freed of edges that follow from others, and gives them in topological order. */
+function linked(
+  { precedence }: SchedulingProblem,
+  tasks: readonly Draft[],
+  byId: ReadonlyMap<OperationId, Draft>,
+): readonly Task[] {
+  const into = new Map<Task, Set<Draft>>(tasks.map((task) => [task, new Set()]));
+  const outOf = new Map<Task, Set<Draft>>(tasks.map((task) => [task, new Set()]));
+  for (const edge of precedence) {
+    const [first, then] = [byId.get(edge.before), byId.get(edge.after)];
+    if (!first || !then) continue;
+    into.get(then)?.add(first);
+    outOf.get(first)?.add(then);
+  }
+  const waits = new Map(tasks.map((task) => [task, into.get(task)?.size ?? 0]));
+  const order = tasks.filter((task) => waits.get(task) === 0);
+  for (const task of order)
+    for (const then of outOf.get(task) ?? []) {
+      const left = (waits.get(then) ?? 0) - 1;
+      waits.set(then, left);
+      if (left === 0) order.push(then);
+    }
+  if (order.length < tasks.length) throw new RangeError('Some of the operations wait for each other in a ring.');
+
+  order.forEach((task, place) => (task.place = place));
+  for (const task of order) {
+    // Latest first: what an already linked neighbour waits for itself adds nothing.
+    for (const first of [...(into.get(task) ?? [])].sort((one, other) => other.place - one.place)) {
+      if (precedes(first, task)) continue;
+      task.before.push(first);
+      first.after.push(task);
+      task.ancestors[first.index >>> 5] = (task.ancestors[first.index >>> 5] ?? 0) | (1 << (first.index & 31));
+      first.ancestors.forEach((bits, word) => (task.ancestors[word] = (task.ancestors[word] ?? 0) | bits));
+    }
+  }
+  return order;
+}

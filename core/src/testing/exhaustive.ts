@@ -1,0 +1,86 @@
+import type { SchedulingProblem } from '../schedule/index.js';
+
+/**
+ * The least of finish and weighted height changes over every schedule there is, minute by minute: at each minute any
+ * set of steps that may begin is begun, or the machine is moved, or nothing. For a handful of steps of whole minutes;
+ * shares no code with the search, so that one can judge the other.
+ */
+export function exhaustiveOptimum({ operations, precedence, crew, height }: SchedulingProblem): number {
+  const people = crew.hands.length;
+  const { heightChangeMin } = crew.weights;
+  const index = new Map(operations.map(({ id }, place) => [id, place]));
+  const waits = operations.map(({ id }) =>
+    precedence.filter(({ after }) => after === id).map(({ before }) => index.get(before) ?? -1),
+  );
+  const room = (station: string) => (crew.cramped.some((place) => place === station) ? 1 : 2);
+  const most =
+    operations.reduce((sum, { minutes }) => sum + minutes.likely, 0) + operations.length * crew.moveMachineMin;
+  let best = most + operations.length * heightChangeMin;
+  const seen = new Map<string, number>();
+
+  /** `ends[i]`: when step i is done, or -1 where it has not begun. `busyUntil`: the machine is being moved until then. */
+  const walk = (now: number, ends: readonly number[], stands: string, busyUntil: number, changes: number): void => {
+    const spent = changes * heightChangeMin;
+    if (now + spent >= best) return;
+    if (ends.every((end) => end >= 0)) {
+      best = Math.min(best, Math.max(...ends) + spent);
+      return;
+    }
+    const key = `${ends.map((end) => (end < 0 ? '.' : Math.max(0, end - now))).join()}|${stands}|${Math.max(0, busyUntil - now)}`;
+    const known = seen.get(key);
+    if (known !== undefined && known <= now + spent) return;
+    seen.set(key, now + spent);
+    if (now < busyUntil) {
+      walk(busyUntil, ends, stands, busyUntil, changes);
+      return;
+    }
+    const running = operations.flatMap((_, place) => ((ends[place] ?? -1) > now ? [place] : []));
+    const may = operations.flatMap(({ height: wants }, place) =>
+      ends[place] === -1 &&
+      (wants === 'either' || wants === stands) &&
+      waits[place]?.every((first) => (ends[first] ?? -1) >= 0 && (ends[first] ?? 0) <= now)
+        ? [place]
+        : [],
+    );
+    const fits = (set: readonly number[]) => {
+      const all = [...running, ...set].map((place) => operations[place]);
+      const hands = all.reduce((sum, step) => sum + Math.min(step?.hands ?? 0, people), 0);
+      const stops = all.some((step) => step?.kind === 'hold-point') && all.length > 1;
+      const crowded = all.some((step) => {
+        const here = all.filter((other) => other?.station === step?.station);
+        const space = room(step?.station ?? '');
+        return space === 1
+          ? here.length > 1
+          : here.reduce((sum, one) => sum + Math.min(one?.hands ?? 0, people), 0) > space;
+      });
+      return hands <= people && !stops && !crowded;
+    };
+    for (let set = 1; set < 1 << may.length; set += 1) {
+      const begun = may.filter((_, bit) => set & (1 << bit));
+      if (!fits(begun)) continue;
+      const next = ends.map((end, place) =>
+        begun.includes(place) ? now + (operations[place]?.minutes.likely ?? 0) : end,
+      );
+      walk(Math.min(...next.filter((end) => end > now)), next, stands, busyUntil, changes);
+      // Others may begin before the first of these ends only where something else ends: covered by beginning together.
+    }
+    if (running.length > 0)
+      walk(Math.min(...running.map((place) => ends[place] ?? now)), ends, stands, busyUntil, changes);
+    else
+      walk(
+        now + crew.moveMachineMin,
+        ends,
+        stands === 'ground' ? 'raised' : 'ground',
+        now + crew.moveMachineMin,
+        changes + 1,
+      );
+  };
+  walk(
+    0,
+    operations.map(() => -1),
+    height,
+    0,
+    0,
+  );
+  return best;
+}
