@@ -1,5 +1,6 @@
 import type { EntryBody, EntryKind, LedgerEntry } from '@brisk/core/ledger';
 import { TEMPLATES, usualMap } from '@brisk/core/layouts';
+import { crewOf } from '@brisk/core/schedule';
 import { BUNDLE_FORMAT, notOurBundle } from './bundle';
 import { ENTRY_SCHEMAS, entrySchema } from './entry';
 import { newJobSchema } from './job';
@@ -51,6 +52,17 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
   'issue-sorted': { kind: 'issue-sorted', issue: uuid, sort: 'stored' },
   'issue-closed': { kind: 'issue-closed', issue: uuid, how: 'Cleared' },
   'handed-over': { kind: 'handed-over', openItems: 0 },
+  'plan-followed': {
+    kind: 'plan-followed',
+    half: 'out',
+    order: ['open:upper-hose'],
+    crew: { ...crewOf(['Ines']), hands: [{ name: 'Ines', away: [{ fromMin: 30 }] }] },
+    school: { order: 'by-system', fuel: 'last' },
+    pins: [{ before: 'open:upper-hose', after: 'open:starter-cable' }],
+    waits: [{ operation: 'open:upper-hose', min: 20, why: 'Hot' }],
+    finishMin: 12.5,
+    heightChanges: 1,
+  },
   corrected: { kind: 'corrected', corrects: uuid, reason: 'Wrong machine' },
 };
 const entries = Object.values(good).map((body) => [body.kind, { ...head, ...body } as LedgerEntry] as const);

@@ -1,6 +1,7 @@
 import { CONNECTION_KINDS, HOLD_POINTS, STATIONS, STEP_HEIGHTS } from '@brisk/core/connection-map';
 import { ISSUE_SORTS, START_RESULTS } from '@brisk/core/first-start';
-import { SKIP_MODES, TROUBLES, type EntryKind, type LedgerEntry } from '@brisk/core/ledger';
+import { HALVES, SKIP_MODES, TROUBLES, type EntryKind, type LedgerEntry } from '@brisk/core/ledger';
+import { FUEL_SCHOOLS, ORDER_SCHOOLS } from '@brisk/core/schedule';
 import { TORQUE_UNITS } from '@brisk/core/units';
 import { boolean, lazy, number, string, tuple, type ObjectShape, type Schema } from 'yup';
 import { amount, count, id, list, name, oneOf, optionalText, record, text, time, uuid } from './fields.js';
@@ -13,6 +14,29 @@ const optionalId = () =>
     .matches(/^[\w.:-]+$/)
     .max(80)
     .optional();
+
+const minutesOff = () => amount(1_000_000);
+
+/** Who works, what they count against an order, and the school they follow. */
+const planShape = {
+  crew: record({
+    hands: list(
+      record({
+        name: name(),
+        away: list(record({ fromMin: minutesOff(), untilMin: number().min(0).max(1_000_000).optional() }), 20)
+          .optional()
+          .default(undefined),
+      }),
+      8,
+    ).min(1),
+    weights: record({ heightChangeMin: amount(600), stationMoveMin: amount(600), toolFetchMin: amount(600) }),
+    moveMachineMin: amount(600),
+    cramped: list(oneOf(STATIONS), STATIONS.length),
+  }),
+  school: record({ order: oneOf(ORDER_SCHOOLS), fuel: oneOf(FUEL_SCHOOLS) }),
+  pins: list(record({ before: id(), after: id() }), 400),
+  waits: list(record({ operation: id(), min: number().min(0).max(1_000_000).optional(), why: text() }), 200),
+};
 
 /** What each kind of ledger entry has to hold, by kind. */
 export const ENTRY_SCHEMAS = {
@@ -76,6 +100,13 @@ export const ENTRY_SCHEMAS = {
   'issue-sorted': entry('issue-sorted', { issue: uuid(), sort: oneOf(ISSUE_SORTS) }),
   'issue-closed': entry('issue-closed', { issue: uuid(), how: text() }),
   'handed-over': entry('handed-over', { openItems: count(100_000), note: optionalText() }),
+  'plan-followed': entry('plan-followed', {
+    half: oneOf(HALVES),
+    order: list(id(), 3_000),
+    ...planShape,
+    finishMin: amount(1_000_000),
+    heightChanges: count(10_000),
+  }),
   corrected: entry('corrected', { corrects: uuid(), reason: text() }),
 } as const satisfies Record<EntryKind, Schema>;
 

@@ -158,6 +158,13 @@ export const jobPlanSchema = record({
   map: connectionMapSchema as Schema<ConnectionMap>,
   powerpack: id(),
   route: id(),
+  practice: record({
+    along: list(id()).optional().default(undefined),
+    stays: list(id()).optional().default(undefined),
+    offFirst: list(id()).optional().default(undefined),
+  })
+    .optional()
+    .default(undefined),
   lookAt: list(record({ about: id(), question: text(), taken: text() }), 100)
     .optional()
     .default(undefined),

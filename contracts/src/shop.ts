@@ -1,5 +1,6 @@
 import type { ConnectionMap } from '@brisk/core/connection-map';
 import type { InspectionSheet } from '@brisk/core/donor';
+import type { ShopTool } from '@brisk/core/planning';
 import { boolean, number, type Schema } from 'yup';
 import { amount, count, id, list, name, optionalText, record, text } from './fields.js';
 import { connectionMapSchema } from './map.js';
@@ -83,3 +84,19 @@ export const inspectionSheetSchema = record({
     ({ goodFrom, closerFrom }) => goodFrom > closerFrom,
   ),
 }) as unknown as Schema<ToKeep<InspectionSheet>>;
+
+/** What a shop has of the tools that not every shop has, and where it gets the rest. */
+export interface ToolList {
+  readonly tools: readonly ShopTool[];
+}
+
+export const toolListSchema = record({
+  revision: count(10_000_000),
+  document: record({
+    tools: list(record({ tool: name(), here: boolean().required(), hire: optionalText() }), 400).test(
+      'once',
+      'A tool stands on the list twice.',
+      (tools) => new Set((tools as readonly ShopTool[]).map(({ tool }) => tool)).size === tools.length,
+    ),
+  }),
+}) as unknown as Schema<ToKeep<ToolList>>;

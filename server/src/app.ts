@@ -9,6 +9,7 @@ import { security } from './http/security.js';
 import { webFiles } from './http/web-files.js';
 import { JobStore } from './jobs/job-store.js';
 import { jobRoutes } from './jobs/routes.js';
+import { runSheetRoutes } from './run-sheet/routes.js';
 import { shopRoutes } from './shop/routes.js';
 import { ShopStore } from './shop/shop-store.js';
 
@@ -54,7 +55,9 @@ export function appOf({ database, logger, host, webFolder, now, closing }: AppPa
     response.json(bundleSchema);
   });
   const shop = new ShopStore(database, now);
-  app.use('/api', jobRoutes(new JobStore(database, now), shop, now));
+  const jobs = new JobStore(database, now);
+  app.use('/api', jobRoutes(jobs, shop, now));
+  app.use('/api', runSheetRoutes(jobs, now));
   app.use('/api', shopRoutes(shop));
   app.use('/api', nothingHere);
   app.use(webFiles(webFolder));

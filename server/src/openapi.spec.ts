@@ -28,9 +28,11 @@ describe('the OpenAPI document', () => {
       '/api/jobs/{job}/bundle',
       '/api/jobs/{job}/ledger',
       '/api/jobs/{job}/planning',
+      '/api/jobs/{job}/run-sheet.pdf',
       '/api/layouts',
       '/api/templates',
       '/api/templates/{template}',
+      '/api/tools',
     ]);
     for (const kind of Object.keys(ENTRY_SCHEMAS))
       expect(document.components.schemas).toHaveProperty([`Entry.${kind}`]);

@@ -10,5 +10,5 @@ export { brokenBy, whatIfNow, type Breach } from './harm.js';
 export { orderOf, planned, tasksIn, type Planned } from './planned.js';
 export { practicesOf, type PracticeAnswer, type PracticeChoice, type PracticeQuestion } from './practice.js';
 export { isLicensed, problemFor, type PlanningProblem } from './problem-for.js';
-export { agedBy, usualSettings, waitsNow } from './settings.js';
+export { agedBy, settingsNow, usualSettings, waitsNow } from './settings.js';
 export { toolsNeeded, type ShopTool, type ToolNeed } from './tools.js';

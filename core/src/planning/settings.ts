@@ -1,4 +1,4 @@
-import { stuckSteps, type JobState, type PlanSettings, type Wait } from '../ledger/index.js';
+import { isSettled, stuckSteps, type Half, type JobState, type PlanSettings, type Wait } from '../ledger/index.js';
 import { crewOf, NO_SCHOOL, type Absence } from '../schedule/index.js';
 
 /** How long penetrant is given before a seized step is tried again, and how long a step put off is left alone. */
@@ -51,5 +51,24 @@ export function agedBy(settings: PlanSettings, minutes: number): PlanSettings {
     waits: settings.waits.map((wait) =>
       wait.min === undefined ? wait : { ...wait, min: Math.max(0, wait.min - minutes) },
     ),
+  };
+}
+
+/**
+ * What the rest of `half` is planned with at `nowMs`: as the plan that is followed was made, so much nearer, and with
+ * what has got stuck or was put off since; or as a first plan for the crew called `names`.
+ */
+export function settingsNow(state: JobState, half: Half, names: readonly string[], nowMs: number): PlanSettings {
+  const followed = state.plans.get(half);
+  const waits = waitsNow(state);
+  if (!followed) return { ...usualSettings(names), waits };
+  const settings = agedBy(followed.settings, Math.max(0, (nowMs - Date.parse(followed.at)) / 60_000));
+  const open = settings.waits.filter(({ operation }) => {
+    const step = state.work.operations.get(operation);
+    return step && !isSettled(state, step);
+  });
+  return {
+    ...settings,
+    waits: [...open, ...waits.filter(({ operation }) => !open.some((wait) => wait.operation === operation))],
   };
 }

@@ -2,7 +2,7 @@ import { bundleSchema } from '@brisk/contracts/bundle';
 import { ENTRY_SCHEMAS } from '@brisk/contracts/entry';
 import { jobSchema, newJobSchema, planningSchema } from '@brisk/contracts/job';
 import { PROBLEMS } from '@brisk/contracts/problem';
-import { inspectionSheetSchema, shopTemplateSchema } from '@brisk/contracts/shop';
+import { inspectionSheetSchema, shopTemplateSchema, toolListSchema } from '@brisk/contracts/shop';
 import { convertSchema } from '@sodaru/yup-to-json-schema';
 import type { Schema } from 'yup';
 
@@ -169,6 +169,35 @@ export function openApiDocument(): Json {
           },
         },
       },
+      '/api/tools': {
+        get: {
+          summary: 'The shop’s own list of tools: what it has, what it hires',
+          responses: { 200: answer('The list.', ref('ToolList')) },
+        },
+        put: {
+          summary: 'Write the list anew, from the revision the sender knew',
+          requestBody: { required: true, content: jsonOf(ref('ToolList')) },
+          responses: {
+            200: answer('The list as it is now.', ref('ToolList')),
+            409: problem('Somebody changed it meanwhile.'),
+            422: problem('It is not right.'),
+          },
+        },
+      },
+      '/api/jobs/{job}/run-sheet.pdf': {
+        get: {
+          summary: 'What is left of one half of the job as the crew follows it, on two pages to carry',
+          parameters: [
+            jobParameter,
+            { name: 'half', in: 'query', required: false, schema: { enum: ['out', 'back'], default: 'out' } },
+          ],
+          responses: {
+            200: { description: 'The sheet.', content: { 'application/pdf': { schema: { type: 'string' } } } },
+            404: problem('No such job.'),
+            422: problem('There is no such half.'),
+          },
+        },
+      },
       '/api/jobs/{job}/bundle': {
         get: {
           summary: 'The job in one file',
@@ -207,6 +236,7 @@ export function openApiDocument(): Json {
         Planning: converted(planningSchema),
         ShopTemplate: converted(shopTemplateSchema),
         InspectionSheet: converted(inspectionSheetSchema),
+        ToolList: converted(toolListSchema),
         Bundle: converted(bundleSchema, { job: ref('Job'), ledger }),
         Problem: {
           type: 'object',

@@ -1,9 +1,11 @@
 import {
   inspectionSheetSchema,
   shopTemplateSchema,
+  toolListSchema,
   type Kept,
   type ShopTemplate,
   type ShopTemplateSummary,
+  type ToolList,
 } from '@brisk/contracts/shop';
 import { MapError, problemsOf, waysOut, type ConnectionMap, type MapProblem } from '@brisk/core/connection-map';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
@@ -14,8 +16,10 @@ import { badInput, ProblemError } from '../http/problem.js';
 import type { ShopStore } from './shop-store.js';
 
 const SHEET = 'inspection-sheet';
+const TOOLS = 'tools';
+const NO_TOOLS: ToolList = { tools: [] };
 
-/** The shop’s own templates and its inspection sheet. */
+/** The shop’s own templates, its inspection sheet and its tools. */
 export function shopRoutes(store: ShopStore): Router {
   const router = Router();
 
@@ -53,6 +57,15 @@ export function shopRoutes(store: ShopStore): Router {
 
   router.put('/inspection-sheet', ...jsonBody(LARGEST_BODY), async (request, response) => {
     response.json(await store.keep('inspection-sheet', SHEET, bodyOf(inspectionSheetSchema, request)));
+  });
+
+  router.get('/tools', async (_request, response) => {
+    const kept = await store.find<ToolList>('tools', TOOLS);
+    response.json(kept ?? { revision: 0, updatedAt: '', document: NO_TOOLS });
+  });
+
+  router.put('/tools', ...jsonBody(LARGEST_BODY), async (request, response) => {
+    response.json(await store.keep('tools', TOOLS, bodyOf(toolListSchema, request)));
   });
 
   return router;

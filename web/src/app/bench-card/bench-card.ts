@@ -2,11 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { MatButton } from '@angular/material/button';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { isSettled, waitsFor, type JobState } from '@brisk/core/ledger';
+import { HEIGHT_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
 import { format } from 'date-fns';
 import { Selection } from '../job/selection';
 import { StepActions } from '../step/step-actions';
-import { duration } from '../words/duration';
-import { HEIGHT_WORDS, STATION_WORDS, TROUBLE_WORDS } from '../words/trade-words';
+import { TROUBLE_WORDS } from '../words/trade-words';
 
 /** Everything about one picked step: why it is here, what it waits for, what waits for it, how it went. */
 @Component({

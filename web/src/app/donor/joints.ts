@@ -13,10 +13,11 @@ import {
   type InterfaceGroup,
   type SwapInterface,
 } from '@brisk/core/swap';
+import { duration } from '@brisk/core/words';
 import { number } from 'yup';
 import { Desk } from '../desk/desk';
 import { Ask } from '../forms/ask';
-import { duration, sentence } from '../words/duration';
+import { sentence } from '../words/several';
 import { money } from './money';
 import { priceQuestions, pricesIn } from './price-questions';
 import { SwapDesk } from './swap-desk';

@@ -13,7 +13,7 @@ import {
 import { Desk } from '../desk/desk';
 import { Api } from '../server/api';
 import { MapDraft } from '../survey/map-draft';
-import { several } from '../words/duration';
+import { several } from '../words/several';
 import { writeSheet, type Sheet } from './csv';
 import { saveFile } from './save-file';
 import { SheetReader } from './sheet-reader';

@@ -23,7 +23,7 @@ import { wrongWith, yupRule } from '../forms/yup-rule';
 import { HoldPoint } from '../step/hold-point';
 import { StepActions } from '../step/step-actions';
 import { StepInHand } from '../step/step-in-hand';
-import { sentence } from '../words/duration';
+import { sentence } from '../words/several';
 import { RESULT_WORDS, SORT_WORDS } from '../words/trade-words';
 import { VoltsChart } from './volts-chart';
 

@@ -5,13 +5,14 @@ import { optionalText } from '@brisk/contracts/fields';
 import { hasRun, LONGEST_STRETCH_MIN, minutesByStop, openItems, unsettled } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { SHOP_WRENCHES } from '@brisk/core/torque';
+import { duration } from '@brisk/core/words';
 import { format } from 'date-fns';
 import { Desk } from '../desk/desk';
 import { Ask } from '../forms/ask';
 import { Api } from '../server/api';
 import { StepActions } from '../step/step-actions';
 import { StepInHand } from '../step/step-in-hand';
-import { duration, sentence, several } from '../words/duration';
+import { sentence, several } from '../words/several';
 import { STOP_WORDS, VERDICT_WORDS } from '../words/trade-words';
 
 /** What is open, what was torqued, where the time went, and the job in one file. */

@@ -1,5 +1,5 @@
 import { holding, openItems, stopOf, STOPS, unsettled, type JobState, type Stop } from '@brisk/core/ledger';
-import { several } from '../words/duration';
+import { several } from '../words/several';
 
 /** In a few words, what each stop of the journey waits for. */
 export function waitsAt(state: JobState, stop: Stop): string {

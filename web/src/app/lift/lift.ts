@@ -4,6 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { gateOf, holding, powerpackMassKg, unsettled } from '@brisk/core/ledger';
 import { operationId, type WorkPhase } from '@brisk/core/teardown';
+import { STATION_WORDS } from '@brisk/core/words';
 import { Desk } from '../desk/desk';
 import { Selection } from '../job/selection';
 import { Keys } from '../keys/keys';
@@ -11,8 +12,7 @@ import { BayPicture } from '../picture/bay-picture';
 import { HoldPoint } from '../step/hold-point';
 import { StepActions } from '../step/step-actions';
 import { StepInHand } from '../step/step-in-hand';
-import { sentence } from '../words/duration';
-import { STATION_WORDS } from '../words/trade-words';
+import { sentence } from '../words/several';
 
 /** What still holds it, the gate before the lift, and the lift in small steps. */
 @Component({

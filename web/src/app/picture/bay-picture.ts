@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Connection, Station, Zone } from '@brisk/core/connection-map';
 import type { JobState } from '@brisk/core/ledger';
-import { STATION_WORDS, ZONE_WORDS } from '../words/trade-words';
+import { STATION_WORDS } from '@brisk/core/words';
+import { ZONE_WORDS } from '../words/trade-words';
 import { BAY_TURNS, STATION_PLACES, ZONE_PLACES, type Place } from './bay-places';
 
 /** The machine from above with the connections that matter marked in their places, and where to stand. */

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Setup } from '@brisk/core/schedule';
-import { STATION_WORDS } from '../words/trade-words';
-import { duration } from '../words/duration';
+import { STATION_WORDS, duration } from '@brisk/core/words';
 
 const WIDTH = 720;
 const UP = 20;

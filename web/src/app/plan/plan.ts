@@ -4,10 +4,10 @@ import { MatButton } from '@angular/material/button';
 import { powerpackOf, routeOf } from '@brisk/core/connection-map';
 import { runSheet } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
+import { HEIGHT_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
 import { Desk } from '../desk/desk';
 import { Selection } from '../job/selection';
-import { duration, several } from '../words/duration';
-import { HEIGHT_WORDS, STATION_WORDS } from '../words/trade-words';
+import { several } from '../words/several';
 import { HeightLine } from './height-line';
 
 const WAYS: Readonly<Record<'out' | 'back', readonly WorkPhase[]>> = {

@@ -3,9 +3,9 @@ import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { lostBy } from '@brisk/core/ledger';
 import { waysCompared, type WayOut } from '@brisk/core/ways';
+import { duration } from '@brisk/core/words';
 import { Desk } from '../desk/desk';
 import { withSwap } from '../donor/swap-plan';
-import { duration } from '../words/duration';
 
 /** Every powerpack by every route it can leave by, with what each costs, to choose from until something is recorded that another way would not have. */
 @Component({

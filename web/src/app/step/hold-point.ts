@@ -5,7 +5,7 @@ import type { HoldPointId } from '@brisk/core/connection-map';
 import { gateOf, type Blocker, type JobState } from '@brisk/core/ledger';
 import { Person } from '../desk/person';
 import { Desk } from '../desk/desk';
-import { several } from '../words/duration';
+import { several } from '../words/several';
 import { StepActions } from './step-actions';
 
 const GROUPS: readonly { readonly is: Blocker['is']; readonly words: string }[] = [

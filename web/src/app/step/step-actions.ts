@@ -11,11 +11,12 @@ import {
 import { amount, name, oneOf, text } from '@brisk/contracts/fields';
 import { TROUBLES, type EntryBody, type SkipMode, type Trouble } from '@brisk/core/ledger';
 import type { Operation } from '@brisk/core/teardown';
+import { HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
 import { v4 as uuid } from 'uuid';
 import { Desk } from '../desk/desk';
 import { Ask } from '../forms/ask';
 import { choicesFrom } from '../forms/asking';
-import { HEIGHT_WORDS, KIND_WORDS, STATION_WORDS, TROUBLE_WORDS } from '../words/trade-words';
+import { KIND_WORDS, TROUBLE_WORDS } from '../words/trade-words';
 
 /** What a person can do about a step, asking what has to be asked. Everything can be taken back for a few seconds. */
 @Injectable()

@@ -13,11 +13,12 @@ import {
   type JobState,
 } from '@brisk/core/ledger';
 import type { Operation, WorkPhase } from '@brisk/core/teardown';
+import { HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
 import { Selection } from '../job/selection';
 import { Keys } from '../keys/keys';
 import { BayPicture } from '../picture/bay-picture';
-import { duration, several } from '../words/duration';
-import { HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS, TROUBLE_WORDS } from '../words/trade-words';
+import { several } from '../words/several';
+import { TROUBLE_WORDS } from '../words/trade-words';
 import { HoldPoint } from './hold-point';
 import { StepActions } from './step-actions';
 import { Stepper } from './stepper';

@@ -26,11 +26,12 @@ import {
   type TorqueSpec,
 } from '@brisk/core/connection-map';
 import { freshId } from '@brisk/core/map-edit';
+import { HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
 import { number, string } from 'yup';
 import { Ask } from '../forms/ask';
 import { wrongWith, yupRule } from '../forms/yup-rule';
 import type { Picked } from '../map-picture/map-picture';
-import { CAUTION_NAMES, HEIGHT_WORDS, KIND_WORDS, STATION_WORDS, SYSTEM_WORDS } from '../words/trade-words';
+import { CAUTION_NAMES, KIND_WORDS, SYSTEM_WORDS } from '../words/trade-words';
 import { MapDraft } from './map-draft';
 
 const text = (rule: Parameters<typeof yupRule>[0], initial = '') =>

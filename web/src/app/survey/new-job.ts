@@ -11,6 +11,7 @@ import { lumpOf, type ConnectionMap, type PartId } from '@brisk/core/connection-
 import { compose, TEMPLATES, type OptionId } from '@brisk/core/layouts';
 import { DONT_KNOW, questionsFor, surveyed, type Answers, type Question } from '@brisk/core/survey';
 import { waysCompared } from '@brisk/core/ways';
+import { duration } from '@brisk/core/words';
 import { catchError, firstValueFrom, of } from 'rxjs';
 import { v4 as uuid } from 'uuid';
 import { string } from 'yup';
@@ -20,7 +21,6 @@ import { MapPicture } from '../map-picture/map-picture';
 import type { View } from '../map-picture/draw-map';
 import { Api } from '../server/api';
 import { problemWords } from '../server/problem-words';
-import { duration } from '../words/duration';
 import { ANSWER_SKETCHES } from './answer-sketches';
 import { leastAnswers } from './least-answers';
 import { LayoutSketch } from './layout-sketch';

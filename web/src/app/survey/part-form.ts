@@ -14,10 +14,11 @@ import { MatButton } from '@angular/material/button';
 import { name, oneOf, optionalText } from '@brisk/contracts/fields';
 import { STATIONS, SYSTEMS, ZONES, type Connection, type Part } from '@brisk/core/connection-map';
 import { freshId } from '@brisk/core/map-edit';
+import { STATION_WORDS } from '@brisk/core/words';
 import { number, string } from 'yup';
 import { wrongWith, yupRule } from '../forms/yup-rule';
 import type { Picked } from '../map-picture/map-picture';
-import { STATION_WORDS, SYSTEM_WORDS, ZONE_WORDS } from '../words/trade-words';
+import { SYSTEM_WORDS, ZONE_WORDS } from '../words/trade-words';
 import { MapDraft } from './map-draft';
 
 /** One part: what it is, where it sits, what it comes away with, and how it is lifted off by itself. */

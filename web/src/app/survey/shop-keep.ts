@@ -8,7 +8,7 @@ import { Desk } from '../desk/desk';
 import { Ask } from '../forms/ask';
 import { Api } from '../server/api';
 import { problemWords } from '../server/problem-words';
-import { several } from '../words/duration';
+import { several } from '../words/several';
 
 /** Keeps the map of this job, with what was found while working, as the shop’s own for the next such machine. */
 @Component({

@@ -4,7 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { powerpackOf, routeOf } from '@brisk/core/connection-map';
 import { Desk } from '../desk/desk';
 import { Keys } from '../keys/keys';
-import { several } from '../words/duration';
+import { several } from '../words/several';
 import { LookAgain } from './look-again';
 import { MapDraft } from './map-draft';
 

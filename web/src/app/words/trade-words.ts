@@ -1,12 +1,4 @@
-import type {
-  Caution,
-  ConnectionKind,
-  MachineHeight,
-  Station,
-  StepHeight,
-  System,
-  Zone,
-} from '@brisk/core/connection-map';
+import type { Caution, ConnectionKind, System, Zone } from '@brisk/core/connection-map';
 import type { IssueSort, StartResult } from '@brisk/core/first-start';
 import type { Stop, Trouble } from '@brisk/core/ledger';
 import type { TorqueVerdict } from '@brisk/core/torque';
@@ -20,28 +12,6 @@ export const STOP_WORDS: Readonly<Record<Stop, string>> = {
   refit: 'Refit',
   'first-start': 'First start',
   handover: 'Handover',
-};
-
-export const STATION_WORDS: Readonly<Record<Station, string>> = {
-  'bay-top': 'Over the bay',
-  front: 'In front',
-  'wheel-left': 'Left wheel arch',
-  'wheel-right': 'Right wheel arch',
-  underside: 'Underneath',
-  cabin: 'In the cabin',
-  rear: 'Behind',
-};
-
-export const HEIGHT_WORDS: Readonly<Record<StepHeight, string>> = {
-  ground: 'on its wheels',
-  raised: 'up on stands',
-  either: 'at any height',
-};
-
-/** What is done to bring the machine to a height. */
-export const MOVE_WORDS: Readonly<Record<MachineHeight, string>> = {
-  ground: 'Let the machine down onto its wheels',
-  raised: 'Raise the machine onto stands',
 };
 
 export const KIND_WORDS: Readonly<Record<ConnectionKind, string>> = {

@@ -1,4 +1,5 @@
-import { duration, sentence, several } from './duration';
+import { duration } from '@brisk/core/words';
+import { sentence, several } from './several';
 
 describe('words', () => {
   it.each([

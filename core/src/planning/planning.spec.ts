@@ -1,0 +1,402 @@
+import fc from 'fast-check';
+import { CyclicMapError, type JobPlan } from '../connection-map/index.js';
+import { TEMPLATES, usualMap } from '../layouts/index.js';
+import {
+  canApply,
+  extend,
+  foldLedger,
+  nextUp,
+  runSheet,
+  type EntryBody,
+  type JobState,
+  type PlanSettings,
+} from '../ledger/index.js';
+import { FUEL_SCHOOLS, ORDER_SCHOOLS, respects, Search, scheduleOf, type School } from '../schedule/index.js';
+import { wrongWith } from '../testing/check-schedule.js';
+import { recorder, workOn, write } from '../testing/crew.js';
+import { randomPlan } from '../testing/random-map.js';
+import {
+  agedBy,
+  brokenBy,
+  differencesOf,
+  orderOf,
+  planned,
+  practicesOf,
+  problemFor,
+  sheetSetups,
+  toolsNeeded,
+  usualSettings,
+  waitsNow,
+  whatIfNow,
+  type Planned,
+} from './index.js';
+
+const minibus: JobPlan = {
+  map: usualMap('longitudinal-automatic'),
+  powerpack: 'engine-with-gearbox',
+  route: 'top',
+};
+const sweeper: JobPlan = { map: usualMap('transverse-cradle'), powerpack: 'cradle', route: 'under' };
+const fresh = foldLedger(minibus, []);
+const two = usualSettings(['Ines', 'Tobias']);
+const operation = (state: JobState, id: string) => {
+  const found = state.work.operations.get(id);
+  if (!found) throw new Error(`There is no ${id}.`);
+  return found;
+};
+/** The plan a short search finds. */
+const searched = ({ net }: Planned, tries = 600) => {
+  const search = new Search(net, 1);
+  search.run(tries);
+  return scheduleOf(net, search.best());
+};
+const followed = (state: JobState, settings: PlanSettings = two): EntryBody => {
+  const { schedule } = planned(state, 'out', settings, undefined);
+  return {
+    kind: 'plan-followed',
+    half: 'out',
+    order: orderOf(schedule),
+    ...settings,
+    finishMin: schedule.costs.finishMin,
+    heightChanges: schedule.costs.heightChanges,
+  };
+};
+
+describe('the rest of a job as a problem', () => {
+  it.each(TEMPLATES.map(({ layout }) => [layout]))('has a sound plan for both halves of %s', (layout) => {
+    const map = usualMap(layout);
+    const powerpack = map.powerpacks[0]?.id ?? '';
+    const route = map.routes.find(({ powerpacks }) => powerpacks?.includes(powerpack) ?? true)?.id ?? '';
+    const state = foldLedger({ map, powerpack, route }, []);
+    for (const half of ['out', 'back'] as const) {
+      const plan = planned(state, half, two, undefined);
+      expect(wrongWith(plan.problem, plan.schedule)).toEqual([]);
+      expect(wrongWith(plan.problem, searched(plan))).toEqual([]);
+      expect(plan.schedule.costs.objective).toBeGreaterThanOrEqual(plan.bound.objective);
+    }
+  });
+
+  it('leaves out what is done and begins where crew and machine stand', () => {
+    const { state } = workOn(fresh, recorder(), (reached) => reached.height === 'raised' && reached.progress.size > 40);
+    const problem = problemFor(state, 'out', two);
+    expect(problem.operations.length).toBeLessThan(70);
+    expect(problem.height).toBe('raised');
+    expect(problem.standing?.get('Ines')).toBe('underside');
+  });
+
+  it('keeps out what waits for a part, and all that hangs on it', () => {
+    const waits = [{ operation: 'open:starter-cable', why: 'The nut is gone' }];
+    const problem = problemFor(fresh, 'out', { ...two, waits });
+    const held = problem.heldUp.map(({ id }) => id);
+    expect(held).toContain('open:starter-signal');
+    expect(held).toContain('hold:pre-lift');
+    expect(problem.operations.some(({ id }) => held.includes(id))).toBe(false);
+  });
+
+  it('lets a seized step wait its minutes while other work goes on', () => {
+    const stuck = write(
+      workOn(fresh, recorder(), (state) => state.progress.has('hold:made-safe')).state,
+      recorder(
+        'Tobias',
+        '2026-03-03T07:00:00.000Z',
+      )({
+        kind: 'operation-stuck',
+        operation: 'open:downpipe-turbo',
+        trouble: 'seized',
+        tried: 'Penetrant',
+        minutesLost: 10,
+      }),
+    );
+    const waits = waitsNow(stuck);
+    expect(waits).toEqual([{ operation: 'open:downpipe-turbo', min: 30, why: 'Stuck: penetrant is given time' }]);
+    const { schedule } = planned(stuck, 'out', { ...two, waits }, undefined);
+    const begins = schedule.steps.find(({ operation: { id } }) => id === 'open:downpipe-turbo')?.startMin;
+    expect(begins).toBeGreaterThanOrEqual(30);
+    expect(schedule.steps[0]?.startMin).toBe(0);
+  });
+
+  it('has somebody from outside do the licensed work, at the time arranged', () => {
+    const plan: JobPlan = { ...sweeper, practice: { along: ['compressor'] } };
+    const state = foldLedger(plan, []);
+    const waits = [{ operation: 'make:refrigerant-recovered', min: 60, why: 'Arranged with the recovery firm' }];
+    const { schedule } = planned(state, 'out', { ...two, waits }, undefined);
+    const step = schedule.steps.find(({ operation: { id } }) => id === 'make:refrigerant-recovered');
+    expect(step?.people).toEqual([]);
+    expect(step?.startMin).toBeGreaterThanOrEqual(60);
+  });
+
+  it('keeps a pin, and says which pin cannot be kept', () => {
+    const pins = [
+      { before: 'open:prop-front', after: 'open:intake-duct' },
+      { before: 'open:intake-duct', after: 'make:fuel-depressurised' },
+    ];
+    const plan = planned(fresh, 'out', { ...two, pins }, undefined);
+    const order = orderOf(plan.schedule);
+    expect(order.indexOf('open:prop-front')).toBeLessThan(order.indexOf('open:intake-duct'));
+    expect(plan.problem.lostPins).toEqual([pins[1]]);
+  });
+
+  it('is sound on machines nobody has built', () => {
+    fc.assert(
+      fc.property(
+        randomPlan,
+        fc.constantFrom(...ORDER_SCHOOLS),
+        fc.constantFrom(...FUEL_SCHOOLS),
+        (plan, order, fuel) => {
+          let state: JobState;
+          try {
+            state = foldLedger(plan, []);
+          } catch (error) {
+            if (error instanceof CyclicMapError) return;
+            throw error;
+          }
+          const settings = { ...two, school: { order, fuel } };
+          for (const half of ['out', 'back'] as const) {
+            const rest = planned(state, half, settings, undefined);
+            expect(wrongWith(rest.problem, searched(rest, 60))).toEqual([]);
+          }
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('schools of order', () => {
+  const orderFor = (school: School) => {
+    const rest = planned(fresh, 'out', { ...two, school }, undefined);
+    const search = new Search(rest.net, 1);
+    search.run(400);
+    expect(respects(search.best().order)).toBe(true);
+    return search.best().order.map(({ operation: { id } }) => id);
+  };
+  const mean = (order: readonly string[], wanted: (id: string) => boolean) => {
+    const places = order.flatMap((id, index) => (wanted(id) ? [index] : []));
+    return places.reduce((sum, place) => sum + place, 0) / places.length;
+  };
+  const of = (system: string) => (id: string) =>
+    fresh.work.connections.get(id.replace('open:', ''))?.system === system && id.startsWith('open:');
+
+  it('goes system by system', () => {
+    const order = orderFor({ order: 'by-system', fuel: 'any-time' });
+    expect(mean(order, of('cooling'))).toBeLessThan(mean(order, of('electrics')));
+    expect(mean(order, of('electrics'))).toBeLessThan(mean(order, of('driveline')));
+  });
+
+  it('works everything above before anything below', () => {
+    const order = orderFor({ order: 'by-position', fuel: 'any-time' });
+    const below = order.findIndex((id) => id === 'open:prop-front');
+    const above = order.findIndex((id) => id === 'open:oil-pressure');
+    expect(above).toBeLessThan(below);
+  });
+
+  it('peels from the outside in', () => {
+    const order = orderFor({ order: 'outside-in', fuel: 'any-time' });
+    expect(order.indexOf('remove:bonnet')).toBeLessThan(order.indexOf('open:oil-pressure'));
+  });
+
+  it('opens fuel lines early or last', () => {
+    const lines = (id: string) =>
+      of('fuel')(id) && ['hose', 'pipe'].includes(fresh.work.connections.get(id.replace('open:', ''))?.kind ?? '');
+    const early = mean(orderFor({ order: 'quickest', fuel: 'early' }), lines);
+    const last = mean(orderFor({ order: 'quickest', fuel: 'last' }), lines);
+    expect(early).toBeLessThan(30);
+    expect(last).toBeGreaterThan(60);
+  });
+});
+
+describe('practices', () => {
+  const choice = (plan: JobPlan, question: string, part?: string) =>
+    practicesOf(plan).find((one) => one.question === question && (part === undefined || one.part === part));
+  const taken = (plan: JobPlan, question: string, answer: string, part?: string) => {
+    const practice = choice(plan, question, part)?.answers.find(({ id }) => id === answer)?.practice;
+    if (!practice) throw new Error('There is no such answer.');
+    return foldLedger({ ...plan, practice }, []).work;
+  };
+
+  it('leave the loom in the bay, or take it along and open far fewer plugs', () => {
+    const along = taken(minibus, 'loom', 'engine');
+    expect(along.operations.has('open:oil-pressure')).toBe(false);
+    expect(along.operations.has('open:loom-control-unit')).toBe(true);
+    expect(along.operations.size).toBeLessThan(fresh.work.operations.size - 10);
+  });
+
+  it('swing the steering pump aside, or undo its hoses', () => {
+    const along = taken(minibus, 'pump', 'disconnected', 'steering-pump');
+    expect(along.operations.has('open:steering-hoses')).toBe(true);
+    expect(along.operations.has('open:steering-pump-bolts')).toBe(false);
+    const back = taken({ ...minibus, practice: { along: ['steering-pump'] } }, 'pump', 'aside', 'steering-pump');
+    expect(back.operations.has('open:steering-pump-bolts')).toBe(true);
+  });
+
+  it('open a refrigerant hose only where it is recovered first', () => {
+    const along = taken(sweeper, 'pump', 'disconnected', 'compressor');
+    expect(along.operations.has('make:refrigerant-recovered')).toBe(true);
+    const refrigerant = [...along.connections.values()].filter(({ id }) => id === 'compressor-hoses');
+    expect(refrigerant[0]?.needs).toContain('refrigerant-recovered');
+  });
+
+  it('take outer parts off first, and put them back', () => {
+    const off = taken(minibus, 'outer-parts', 'off');
+    expect(off.operations.has('remove:alternator')).toBe(true);
+    expect(off.operations.has('fit:alternator')).toBe(true);
+    expect(off.because.get('remove:alternator')).toContain('before the lift');
+  });
+});
+
+describe('what if it were done now', () => {
+  it('names each broken reason and the harm', () => {
+    const words = whatIfNow(fresh, operation(fresh, 'open:gearbox-mount')).map(({ harm }) => harm);
+    expect(words.some((harm) => /has nothing under it/.test(harm))).toBe(true);
+    const lead = whatIfNow(fresh, operation(fresh, 'open:starter-cable'));
+    expect(lead.some(({ harm }) => harm.includes('live lead'))).toBe(true);
+    expect(lead[0]?.grave).toBe(true);
+  });
+
+  it('speaks of litres, and of how the machine stands', () => {
+    const breaches = whatIfNow(fresh, operation(fresh, 'open:lower-hose'));
+    expect(breaches.some(({ harm }) => /l of coolant run out/.test(harm))).toBe(true);
+    const below = whatIfNow(fresh, operation(fresh, 'open:prop-front'));
+    expect(below.some(({ harm }) => harm.includes('on a jack alone'))).toBe(true);
+  });
+
+  it('says nothing where nothing speaks against it', () => {
+    expect(whatIfNow(fresh, operation(fresh, 'open:battery-negative')).every(({ step }) => step !== undefined)).toBe(
+      true,
+    );
+    const next = nextUp(fresh)?.operation;
+    expect(next && whatIfNow(fresh, next)).toEqual([]);
+  });
+
+  it('says what an order of the crew’s own would break', () => {
+    const { schedule, problem } = planned(fresh, 'out', two, undefined);
+    const order = [...orderOf(schedule)];
+    expect(brokenBy(fresh, order, problem.precedence)).toEqual([]);
+    const first = order.indexOf('open:starter-cable');
+    order.splice(first, 1);
+    order.unshift('open:starter-cable');
+    const broken = brokenBy(fresh, order, problem.precedence);
+    expect(broken.every(({ early }) => early.id === 'open:starter-cable')).toBe(true);
+    expect(broken.some(({ step }) => step?.id === 'hold:made-safe')).toBe(true);
+  });
+});
+
+describe('a plan that is followed', () => {
+  const record = recorder('Ines', '2026-03-04T07:00:00.000Z');
+
+  it('is what the next step comes from, version after version', () => {
+    const pins = [{ before: 'open:oil-pressure', after: 'open:airbox-bolts' }];
+    const rest = planned(fresh, 'out', { ...two, pins }, undefined);
+    const state = write(fresh, record({ ...followed(fresh), order: orderOf(searched(rest)) } as EntryBody));
+    const order = runSheet(state, ['strip', 'lift']).order.map(({ id }) => id);
+    expect(order.indexOf('open:oil-pressure')).toBeLessThan(order.indexOf('open:airbox-bolts'));
+    expect(state.plans.get('out')?.version).toBe(1);
+    expect(write(state, record(followed(state))).plans.get('out')?.version).toBe(2);
+  });
+
+  it('takes in what is found later, next to other work at its place', () => {
+    const state = extend(write(fresh, record(followed(fresh))), [
+      record({
+        kind: 'connection-found',
+        alreadyOpen: false,
+        connection: {
+          id: 'found-strap',
+          name: 'a strap behind the head',
+          kind: 'ground',
+          between: ['engine', 'body'],
+          station: 'bay-top',
+          height: 'either',
+        },
+      }),
+    ]);
+    const order = runSheet(state, ['strip', 'lift']).order.map(({ id }) => id);
+    expect(order).toContain('open:found-strap');
+    expect(order.indexOf('open:found-strap')).toBeLessThan(order.indexOf('hold:pre-lift'));
+  });
+
+  it('is refused where it goes against a reason, has a step twice or of the other half', () => {
+    const plan = followed(fresh);
+    if (plan.kind !== 'plan-followed') throw new Error('It is a plan.');
+    const refusal = (order: readonly string[]) => canApply(fresh, record({ ...plan, order }))[0]?.words;
+    expect(refusal([...plan.order].reverse())).toContain('The plan puts');
+    expect(refusal([...plan.order, plan.order[0] ?? ''])).toContain('twice');
+    expect(refusal(['lower:on-mounts'])).toContain('other half');
+    expect(refusal(['open:ghost'])).toContain('no step called');
+  });
+});
+
+describe('differences', () => {
+  it('call as few steps moved as can be', () => {
+    const before = planned(fresh, 'out', two, undefined).schedule;
+    const steps = [...before.steps];
+    const [one] = steps.splice(30, 1);
+    if (one) steps.splice(10, 0, one);
+    const changed = differencesOf(before, { ...before, steps });
+    expect(changed.moved.map(({ operation: { id }, to }) => [id, to])).toEqual([[one?.operation.id, 'earlier']]);
+    expect(changed.added).toEqual([]);
+  });
+
+  it('name who takes a step over, what is new and what is gone', () => {
+    const whole = planned(fresh, 'out', two, undefined).schedule;
+    const alone = planned(fresh, 'out', usualSettings(['Tobias']), undefined).schedule;
+    const changed = differencesOf(whole, alone);
+    expect(changed.handedOn.some(({ from, to }) => from === 'Ines' && to === 'Tobias')).toBe(true);
+    expect(changed.finishMin).toBeGreaterThan(0);
+    const less = { ...whole, steps: whole.steps.slice(5) };
+    expect(differencesOf(whole, less).gone).toHaveLength(5);
+    expect(differencesOf(less, whole).added).toHaveLength(5);
+  });
+});
+
+describe('settings', () => {
+  it('come nearer as time goes by', () => {
+    const settings: PlanSettings = {
+      ...two,
+      crew: {
+        ...two.crew,
+        hands: [
+          { name: 'Ines', away: [{ fromMin: 60, untilMin: 90 }] },
+          { name: 'Tobias', away: [{ fromMin: 10 }] },
+        ],
+      },
+      waits: [{ operation: 'open:downpipe-turbo', min: 45, why: 'Stuck' }],
+    };
+    const later = agedBy(settings, 40);
+    expect(later.crew.hands).toEqual([
+      { name: 'Ines', away: [{ fromMin: 20, untilMin: 50 }] },
+      { name: 'Tobias', away: [{ fromMin: 0 }] },
+    ]);
+    expect(later.waits[0]?.min).toBe(5);
+    expect(agedBy(settings, 100).crew.hands[0]).toEqual({ name: 'Ines' });
+  });
+
+  it('begin with no more people than find room', () => {
+    expect(usualSettings(['A', 'B', 'C', 'D', 'E']).crew.hands).toHaveLength(3);
+  });
+});
+
+describe('the sheet people carry', () => {
+  it('says what to catch and how much, and every step stands on it once', () => {
+    const setups = sheetSetups(fresh, planned(fresh, 'out', two, undefined));
+    const trays = setups.flatMap((setup) => setup.trays);
+    expect(trays).toContainEqual({ fluid: 'coolant', litres: 6.8 });
+    expect(setups.flatMap(({ steps }) => steps)).toHaveLength(102);
+    expect(setups.filter(({ moveMachine }) => moveMachine)).toHaveLength(1);
+  });
+});
+
+describe('tools', () => {
+  it('say what the shop lacks, first of all', () => {
+    const operations = [...fresh.work.operations.values()];
+    const needs = toolsNeeded(operations, [
+      { tool: 'flywheel holder', here: false },
+      { tool: 'engine hoist', here: false, hire: 'Hire desk, 40 a day' },
+      { tool: 'load leveller', here: true },
+    ]);
+    const stands = Object.fromEntries(needs.map(({ tool, stands: how }) => [tool, how]));
+    expect(stands).toMatchObject({ 'engine hoist': 'hired', 'load leveller': 'here', '13 mm ratchet': 'here' });
+    expect(stands['transmission jack']).toBe('unknown');
+    const rank = needs.map(({ stands: how }) => ['lacking', 'unknown', 'hired', 'here'].indexOf(how));
+    expect(rank).toEqual([...rank].sort((one, other) => one - other));
+  });
+});

@@ -1,0 +1,33 @@
+/** Words: how places, heights and minutes are said, on a screen and on paper alike. */
+import type { MachineHeight, Station, StepHeight } from '../connection-map/index.js';
+
+export const STATION_WORDS: Readonly<Record<Station, string>> = {
+  'bay-top': 'Over the bay',
+  front: 'In front',
+  'wheel-left': 'Left wheel arch',
+  'wheel-right': 'Right wheel arch',
+  underside: 'Underneath',
+  cabin: 'In the cabin',
+  rear: 'Behind',
+};
+
+export const HEIGHT_WORDS: Readonly<Record<StepHeight, string>> = {
+  ground: 'on its wheels',
+  raised: 'up on stands',
+  either: 'at any height',
+};
+
+/** What is done to bring the machine to a height. */
+export const MOVE_WORDS: Readonly<Record<MachineHeight, string>> = {
+  ground: 'Let the machine down onto its wheels',
+  raised: 'Raise the machine onto stands',
+};
+
+/** Minutes as a crew says them: "25 min", "1 h 40", "12 h". */
+export function duration(minutes: number): string {
+  const whole = Math.round(minutes);
+  if (whole < 60) return `${whole} min`;
+  const hours = Math.floor(whole / 60);
+  const rest = whole % 60;
+  return rest === 0 ? `${hours} h` : `${hours} h ${String(rest).padStart(2, '0')}`;
+}

@@ -1,0 +1,131 @@
+import { randomUUID } from 'node:crypto';
+import type { Job } from '@brisk/contracts/job';
+import type { Kept, ToolList } from '@brisk/contracts/shop';
+import type { Problem } from '@brisk/contracts/problem';
+import { waysOut } from '@brisk/core/connection-map';
+import { TEMPLATES, usualMap } from '@brisk/core/layouts';
+import { foldLedger, HALVES } from '@brisk/core/ledger';
+import { orderOf, planned, usualSettings } from '@brisk/core/planning';
+import { pdfOf } from './run-sheet/pdf.js';
+import { sheetDocument } from './run-sheet/sheet-document.js';
+import { entry, TestServer } from './testing/test-server.js';
+
+const crew = usualSettings(['Ines', 'Tobias', 'Ruben']);
+const printed = new Date('2026-03-02T07:00:00.000Z');
+const pagesOf = (bytes: Buffer) => [...bytes.toString('latin1').matchAll(/\/Type \/Page\b(?!s)/g)].length;
+const wordsOf = (content: unknown): string => {
+  if (typeof content === 'string') return content;
+  if (Array.isArray(content)) return content.map(wordsOf).join('\n');
+  if (typeof content !== 'object' || content === null) return '';
+  const { text, stack, columns } = content as Record<string, unknown>;
+  return [text, stack, columns].map(wordsOf).join('\n');
+};
+
+describe('the run sheet to carry', () => {
+  const jobs = TEMPLATES.flatMap(({ layout }) => {
+    const map = usualMap(layout);
+    return waysOut(map)
+      .slice(0, 2)
+      .map(
+        ({ powerpack, route }) =>
+          [`${layout} ${powerpack.id} ${route.id}`, { map, powerpack: powerpack.id, route: route.id }] as const,
+      );
+  });
+
+  it.each(jobs)('has two pages for each half of %s, and every step on them', async (_name, plan) => {
+    const state = foldLedger(plan, []);
+    const job: Job = {
+      id: randomUUID(),
+      title: 'Slips when warm',
+      machine: 'Minibus no. 7',
+      reason: 'same-back',
+      crew: ['Ines'],
+      createdAt: '2026-03-02T07:00:00.000Z',
+      plan,
+    };
+    for (const half of HALVES) {
+      const rest = planned(state, half, crew, undefined);
+      const document = sheetDocument(job, state, half, rest, printed);
+      expect(pagesOf(await pdfOf(document))).toBe(2);
+      const words = wordsOf(document.content);
+      for (const { operation } of rest.schedule.steps) expect(words).toContain(operation.title);
+    }
+  });
+});
+
+describe('over the wire', () => {
+  let server: TestServer;
+  beforeAll(async () => {
+    server = await TestServer.start();
+  });
+  afterAll(() => server.stop());
+
+  it('comes as a PDF, by the plan that is followed', async () => {
+    const job = await server.begin();
+    const { body } = await server.get<{ job: Job }>(`/api/jobs/${job}`);
+    const rest = planned(foldLedger(body.job.plan, []), 'out', crew, undefined);
+    await server.append(job, 0, [
+      entry({
+        kind: 'plan-followed',
+        half: 'out',
+        order: orderOf(rest.schedule),
+        ...crew,
+        finishMin: rest.schedule.costs.finishMin,
+        heightChanges: rest.schedule.costs.heightChanges,
+      }),
+    ]);
+    const answer = await fetch(`${server.address}/api/jobs/${job}/run-sheet.pdf?half=out`);
+    expect(answer.headers.get('content-type')).toContain('application/pdf');
+    const bytes = Buffer.from(await answer.arrayBuffer());
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-');
+    expect(pagesOf(bytes)).toBe(2);
+  });
+
+  it('is refused for a half that is none and a job that is not here', async () => {
+    const job = await server.begin();
+    const wrong = await server.get<Problem>(`/api/jobs/${job}/run-sheet.pdf?half=sideways`);
+    expect([wrong.status, wrong.body.detail]).toEqual([422, 'half has to be out or back.']);
+    expect((await server.get(`/api/jobs/${randomUUID()}/run-sheet.pdf`)).status).toBe(404);
+  });
+
+  it('refuses a plan that goes against a reason', async () => {
+    const job = await server.begin();
+    const plan = {
+      kind: 'plan-followed',
+      half: 'out',
+      order: ['hold:made-safe', 'open:battery-negative'],
+      ...crew,
+      finishMin: 1,
+      heightChanges: 0,
+    } as const;
+    const answer = await server.append(job, 0, [entry(plan)]);
+    expect(answer.status).toBe(422);
+    expect(answer.body).toMatchObject({ detail: expect.stringContaining('before anybody signs') as unknown });
+  });
+});
+
+describe('the shop’s tools', () => {
+  let server: TestServer;
+  beforeAll(async () => {
+    server = await TestServer.start();
+  });
+  afterAll(() => server.stop());
+
+  it('are kept revision by revision, and survive a restart', async () => {
+    const empty = await server.get<Kept<ToolList>>('/api/tools');
+    expect(empty.body).toMatchObject({ revision: 0, document: { tools: [] } });
+    const tools = [{ tool: 'pulley puller', here: false, hire: 'Hire desk, 12 a day' }];
+    const kept = await server.put<Kept<ToolList>>('/api/tools', { revision: 0, document: { tools } });
+    expect(kept.body.revision).toBe(1);
+    expect((await server.put('/api/tools', { revision: 0, document: { tools: [] } })).status).toBe(409);
+    await server.restart();
+    expect((await server.get<Kept<ToolList>>('/api/tools')).body.document.tools).toEqual(tools);
+  });
+
+  it('stand on the list once each', async () => {
+    const tools = [1, 2].map(() => ({ tool: 'pulley puller', here: true }));
+    const answer = await server.put('/api/tools', { revision: 9, document: { tools } });
+    expect(answer.status).toBe(422);
+    expect(answer.body.detail).toContain('twice');
+  });
+});

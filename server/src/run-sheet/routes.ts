@@ -1,0 +1,30 @@
+import { HALVES, type Half } from '@brisk/core/ledger';
+import { planned, settingsNow } from '@brisk/core/planning';
+import { Router } from 'express';
+import { badInput } from '../http/problem.js';
+import type { JobStore } from '../jobs/job-store.js';
+import { pdfOf } from './pdf.js';
+import { sheetDocument } from './sheet-document.js';
+
+/** The run sheet that people carry. */
+export function runSheetRoutes(store: JobStore, now: () => Date): Router {
+  const router = Router();
+
+  router.get('/jobs/:job/run-sheet.pdf', async (request, response) => {
+    const half = halfOf(request.query['half'] ?? 'out');
+    const { job, state } = await store.read(request.params.job);
+    const settings = settingsNow(state, half, job.crew, now().getTime());
+    const plan = planned(state, half, settings, state.plans.get(half)?.order);
+    const bytes = await pdfOf(sheetDocument(job, state, half, plan, now()));
+    response.type('application/pdf');
+    response.setHeader('content-disposition', 'inline; filename="run-sheet.pdf"');
+    response.send(bytes);
+  });
+
+  return router;
+}
+
+function halfOf(value: unknown): Half {
+  const half = HALVES.find((one) => one === value);
+  return half ?? badInput([{ field: 'half', words: 'half has to be out or back.' }]);
+}
