@@ -58,7 +58,7 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     order: ['open:upper-hose'],
     crew: { ...crewOf(['Ines']), hands: [{ name: 'Ines', away: [{ fromMin: 30 }] }] },
     school: { order: 'by-system', fuel: 'last' },
-    pins: [{ before: 'open:upper-hose', after: 'open:starter-cable' }],
+    pins: [{ of: 'open:upper-hose', before: 'open:upper-hose', after: 'open:starter-cable' }],
     waits: [{ operation: 'open:upper-hose', min: 20, why: 'Hot' }],
     finishMin: 12.5,
     heightChanges: 1,

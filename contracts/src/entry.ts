@@ -1,6 +1,6 @@
 import { CONNECTION_KINDS, HOLD_POINTS, STATIONS, STEP_HEIGHTS } from '@brisk/core/connection-map';
 import { ISSUE_SORTS, START_RESULTS } from '@brisk/core/first-start';
-import { HALVES, SKIP_MODES, TROUBLES, type EntryKind, type LedgerEntry } from '@brisk/core/ledger';
+import { HALVES, SKIP_MODES, TROUBLES, type EntryKind, type LedgerEntry, type PlanSettings } from '@brisk/core/ledger';
 import { FUEL_SCHOOLS, ORDER_SCHOOLS } from '@brisk/core/schedule';
 import { TORQUE_UNITS } from '@brisk/core/units';
 import { boolean, lazy, number, string, tuple, type ObjectShape, type Schema } from 'yup';
@@ -34,9 +34,12 @@ const planShape = {
     cramped: list(oneOf(STATIONS), STATIONS.length),
   }),
   school: record({ order: oneOf(ORDER_SCHOOLS), fuel: oneOf(FUEL_SCHOOLS) }),
-  pins: list(record({ before: id(), after: id() }), 400),
+  pins: list(record({ of: id(), before: id(), after: id() }), 400),
   waits: list(record({ operation: id(), min: number().min(0).max(1_000_000).optional(), why: text() }), 200),
 };
+
+/** What a plan is made with, by itself. */
+export const planSettingsSchema = record(planShape) as unknown as Schema<PlanSettings>;
 
 /** What each kind of ledger entry has to hold, by kind. */
 export const ENTRY_SCHEMAS = {

@@ -160,8 +160,9 @@ export interface HandedOver {
 export const HALVES = ['out', 'back'] as const;
 export type Half = (typeof HALVES)[number];
 
-/** The crew’s own word on the order: `before` comes before `after`. */
+/** The crew’s own word on where step `of` belongs: `before` comes before `after`, one of which it is. */
 export interface Pin {
+  readonly of: OperationId;
   readonly before: OperationId;
   readonly after: OperationId;
 }

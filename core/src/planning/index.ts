@@ -3,11 +3,12 @@
  * order into a plan with times and people, and says what a plan needs, breaks, changes and promises. The search itself
  * is in `schedule`; it runs in a worker.
  */
+export { movedAlong, movedTo, pinnedTo, unpinned } from './arranging.js';
 export { sheetSetups, type SheetSetup, type Tray } from './carried-sheet.js';
 export { differencesOf, type Differences, type Moved } from './differences.js';
 export { PHASES_OF } from './half.js';
 export { brokenBy, whatIfNow, type Breach } from './harm.js';
-export { orderOf, planned, tasksIn, type Planned } from './planned.js';
+export { orderOf, planned, tasksIn, turnsOf, type Planned } from './planned.js';
 export { practicesOf, type PracticeAnswer, type PracticeChoice, type PracticeQuestion } from './practice.js';
 export { isLicensed, problemFor, type PlanningProblem } from './problem-for.js';
 export { agedBy, settingsNow, usualSettings, waitsNow } from './settings.js';

@@ -48,3 +48,8 @@ export function planned(
   const schedule = scheduleOf(net, new ScheduleBuilder(net).build(tasksIn(net, order)));
   return { problem, net, schedule, bound: boundOf(net) };
 }
+
+/** Who does each of the steps that can begin now, by the plan: names by operation. */
+export function turnsOf({ schedule }: Planned): ReadonlyMap<OperationId, readonly string[]> {
+  return new Map(schedule.steps.map(({ operation, people }) => [operation.id, people]));
+}

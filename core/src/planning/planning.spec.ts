@@ -127,8 +127,8 @@ describe('the rest of a job as a problem', () => {
 
   it('keeps a pin, and says which pin cannot be kept', () => {
     const pins = [
-      { before: 'open:prop-front', after: 'open:intake-duct' },
-      { before: 'open:intake-duct', after: 'make:fuel-depressurised' },
+      { of: 'open:prop-front', before: 'open:prop-front', after: 'open:intake-duct' },
+      { of: 'open:intake-duct', before: 'open:intake-duct', after: 'make:fuel-depressurised' },
     ];
     const plan = planned(fresh, 'out', { ...two, pins }, undefined);
     const order = orderOf(plan.schedule);
@@ -285,7 +285,7 @@ describe('a plan that is followed', () => {
   const record = recorder('Ines', '2026-03-04T07:00:00.000Z');
 
   it('is what the next step comes from, version after version', () => {
-    const pins = [{ before: 'open:oil-pressure', after: 'open:airbox-bolts' }];
+    const pins = [{ of: 'open:oil-pressure', before: 'open:oil-pressure', after: 'open:airbox-bolts' }];
     const rest = planned(fresh, 'out', { ...two, pins }, undefined);
     const state = write(fresh, record({ ...followed(fresh), order: orderOf(searched(rest)) } as EntryBody));
     const order = runSheet(state, ['strip', 'lift']).order.map(({ id }) => id);

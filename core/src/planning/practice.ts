@@ -53,10 +53,10 @@ export function practicesOf(plan: JobPlan): readonly PracticeChoice[] {
     choices.push({
       question: 'loom',
       part: loom.id,
-      words: `The ${loom.name}`,
+      words: capital(loom.name),
       answers: [
-        answer('bay', 'unplugged, stays in the bay', without(practice, loom.id), !along),
-        answer('engine', 'stays on the engine, fed through', taking(practice, loom.id), along),
+        answer('bay', 'stays in the bay', without(practice, loom.id), !along),
+        answer('engine', 'goes with the engine', taking(practice, loom.id), along),
       ],
     });
   }
@@ -66,20 +66,10 @@ export function practicesOf(plan: JobPlan): readonly PracticeChoice[] {
     choices.push({
       question: 'pump',
       part: pump.id,
-      words: `The ${pump.name}`,
+      words: capital(pump.name),
       answers: [
-        answer(
-          'aside',
-          'unbolted and swung aside, hoses on',
-          rides ? leaving(practice, pump.id) : without(practice, pump.id),
-          aside,
-        ),
-        answer(
-          'disconnected',
-          'hoses undone, goes along',
-          rides ? without(practice, pump.id) : taking(practice, pump.id),
-          !aside,
-        ),
+        answer('aside', 'swung aside', rides ? leaving(practice, pump.id) : without(practice, pump.id), aside),
+        answer('disconnected', 'hoses undone', rides ? without(practice, pump.id) : taking(practice, pump.id), !aside),
       ],
     });
   }
@@ -89,10 +79,10 @@ export function practicesOf(plan: JobPlan): readonly PracticeChoice[] {
     const { offFirst: _off, ...rest } = practice;
     choices.push({
       question: 'outer-parts',
-      words: `Outer parts (${outer.map(({ name }) => name).join(', ')})`,
+      words: capital(outer.map(({ name }) => name).join(', ')),
       answers: [
-        answer('on', 'stay on: fewer connections opened', rest, !off),
-        answer('off', 'come off first: lighter, fewer snags', { ...rest, offFirst: outer.map(({ id }) => id) }, off),
+        answer('on', 'stay on', rest, !off),
+        answer('off', 'come off first', { ...rest, offFirst: outer.map(({ id }) => id) }, off),
       ],
     });
   }
@@ -163,4 +153,8 @@ function whyNot(plan: JobPlan): string | undefined {
     if (error instanceof MapError) return error.message;
     throw error;
   }
+}
+
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -64,7 +64,8 @@ function pinned(work: Work, operations: readonly Operation[], pins: readonly Pin
       lost.push(pin);
       continue;
     }
-    const edge: Precedence = { ...pin, reason: { kind: 'crew', words: 'The crew pinned it there.' } };
+    const { before, after } = pin;
+    const edge: Precedence = { before, after, reason: { kind: 'crew', words: 'The crew pinned it there.' } };
     edges.push(edge);
     link(edge);
   }

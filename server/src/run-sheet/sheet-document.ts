@@ -122,7 +122,7 @@ function blocksOf(setup: SheetSetup): readonly Block[] {
   const take = setup.tools.length > 0 ? [`Take: ${setup.tools.join(', ')}`] : [];
   const trays = setup.trays.map(({ fluid, litres }) => `Catch: about ${litres} l of ${fluid}`);
   const mind = setup.cautions.map((caution) => CAUTION_WORDS[caution].split('. ')[0] ?? '');
-  const who = `${setup.people.join(' and ') || 'From outside'}, ${duration(setup.minutes.likely)}`;
+  const who = `${setup.people.join(' and ') || 'From outside'}, ${duration(setup.minutes.likely)}, after ${duration(setup.startMin)}`;
   const heading: Block = {
     heading: true,
     height: (size) =>
@@ -155,6 +155,7 @@ function lineOf({ title, hands, kind, minutes }: SheetSetup['operations'][number
     height: (size) => lines(words, size, COLUMN - 2.6 * size - 20) * size * LINE + 1.2,
     content: (size) => ({
       margin: [0, 0, 0, 1.2],
+      columnGap: 4,
       columns: [
         { width: size * 1.5, canvas: [{ type: 'rect', x: 0, y: 1.5, w: size * 0.85, h: size * 0.85, lineWidth: 0.7 }] },
         { width: '*', text: words, bold },

@@ -34,6 +34,12 @@ export const routes: Routes = [
       },
       { path: 'plan', title: 'Plan', loadComponent: () => import('./plan/plan').then((m) => m.Plan) },
       { path: 'plan/ways', title: 'Ways out', loadComponent: () => import('./plan/ways-out').then((m) => m.WaysOut) },
+      {
+        path: 'plan/schools',
+        title: 'Schools',
+        loadComponent: () => import('./plan/schools').then((m) => m.Schools),
+      },
+      { path: 'plan/tools', title: 'Tools', loadComponent: () => import('./plan/tools').then((m) => m.Tools) },
       { path: 'strip', title: 'Strip', loadComponent: () => import('./strip/strip').then((m) => m.Strip) },
       { path: 'lift', title: 'Lift', loadComponent: () => import('./lift/lift').then((m) => m.Lift) },
       { path: 'bench', title: 'Bench', loadComponent: () => import('./bench/bench').then((m) => m.Bench) },

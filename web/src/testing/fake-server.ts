@@ -10,7 +10,7 @@ import type {
   Planning,
 } from '@brisk/contracts/job';
 import type { Problem, ProblemKind } from '@brisk/contracts/problem';
-import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep } from '@brisk/contracts/shop';
+import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep, ToolList } from '@brisk/contracts/shop';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
 import { usualMap } from '@brisk/core/layouts';
 import type { EntryBody, LedgerEntry } from '@brisk/core/ledger';
@@ -58,6 +58,8 @@ export class FakeServer implements Pick<
   | 'keepInspectionSheet'
   | 'bundleAddress'
   | 'takeIn'
+  | 'tools'
+  | 'keepTools'
 > {
   entries: LedgerEntry[] = [];
   reachable = true;
@@ -67,6 +69,7 @@ export class FakeServer implements Pick<
   plannings: Planning[] = [];
   readonly kept = new Map<string, Kept<ShopTemplate>>();
   sheet: Kept<InspectionSheet> = { revision: 0, updatedAt: '', document: INSPECTION_SHEET };
+  toolList: Kept<ToolList> = { revision: 0, updatedAt: '', document: { tools: [] } };
   appends: Append[] = [];
   /** Answers the next append with this instead. */
   nextAppend: HttpErrorResponse | undefined;
@@ -149,6 +152,19 @@ export class FakeServer implements Pick<
     return this.answer(() => {
       this.sheet = { revision: revision + 1, updatedAt: '2026-03-02T09:00:00.000Z', document };
       return this.sheet;
+    });
+  }
+
+  tools(): Observable<Kept<ToolList>> {
+    return this.answer(() => this.toolList);
+  }
+
+  keepTools({ revision, document }: ToKeep<ToolList>): Observable<Kept<ToolList>> {
+    return this.answer(() => {
+      if (revision !== this.toolList.revision)
+        throw problemAnswer('stale-revision', 409, 'Somebody else changed this meanwhile.');
+      this.toolList = { revision: revision + 1, updatedAt: '2026-03-02T09:00:00.000Z', document };
+      return this.toolList;
     });
   }
 

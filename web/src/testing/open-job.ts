@@ -8,9 +8,12 @@ import { entriesForNext } from '../../../core/src/testing/crew';
 import { Desk } from '../app/desk/desk';
 import { WhenSent } from '../app/forms/when-sent';
 import { Selection } from '../app/job/selection';
+import { PlanDraft } from '../app/plan/plan-draft';
+import { PlanSearch } from '../app/plan/plan-search';
 import { Api } from '../app/server/api';
 import { StepActions } from '../app/step/step-actions';
 import { FakeServer, testJob, theirEntry } from './fake-server';
+import { OwnThreadSearch } from './own-thread-search';
 
 /** A view with the job open around it, as the shell would have it. */
 export interface Opened<View> {
@@ -29,10 +32,12 @@ export interface Opened<View> {
 export function jobProviders(server: FakeServer) {
   return [
     Desk,
+    PlanDraft,
     Selection,
     StepActions,
     { provide: Api, useValue: server },
     { provide: ErrorStateMatcher, useClass: WhenSent },
+    { provide: PlanSearch, useClass: OwnThreadSearch },
     provideRouter([{ path: '**', children: [] }]),
   ];
 }

@@ -1,10 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
-import { isSettled, waitsFor, type JobState } from '@brisk/core/ledger';
+import { isSettled, type JobState } from '@brisk/core/ledger';
+import { whatIfNow } from '@brisk/core/planning';
+import { chainOf, slackOf, type Link } from '@brisk/core/schedule';
 import { HEIGHT_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
 import { format } from 'date-fns';
 import { Selection } from '../job/selection';
+import { PlanDraft } from '../plan/plan-draft';
 import { StepActions } from '../step/step-actions';
 import { TROUBLE_WORDS } from '../words/trade-words';
 
@@ -21,8 +24,27 @@ export class BenchCard {
   readonly state = input.required<JobState>();
   protected readonly selection = inject(Selection);
   protected readonly actions = inject(StepActions);
+  protected readonly draft = inject(PlanDraft);
   protected readonly stations = STATION_WORDS;
   protected readonly heights = HEIGHT_WORDS;
+
+  /** When the step comes by the plan that is shown, why then, and how late it may slip. */
+  protected readonly planned = computed(() => {
+    const now = this.draft.now();
+    const id = this.step();
+    const step = now?.schedule.steps.find(({ operation }) => operation.id === id);
+    if (!now || !step) return undefined;
+    return {
+      after: duration(step.startMin),
+      who: step.people.join(' and ') || 'somebody from outside',
+      slack: Math.floor(slackOf(now.net, now.schedule).get(id) ?? 0),
+      chain: chainOf(now.net, now.schedule, id).map((link) => ({
+        id: link.step.cause.step,
+        words: causeWords(link, (other) => this.state().work.operations.get(other)?.title ?? other),
+      })),
+      pinned: this.draft.pinned().has(id),
+    };
+  });
 
   protected readonly card = computed(() => {
     const state = this.state();
@@ -41,7 +63,7 @@ export class BenchCard {
       progress: progressWords(state, operation.id),
       entry: state.progress.get(operation.id)?.entry,
       settled: isSettled(state, operation),
-      notNow: waitsFor(state, operation).map(({ words }) => words),
+      breaches: isSettled(state, operation) ? [] : whatIfNow(state, operation),
       waitsFor: (state.work.into.get(operation.id) ?? []).map(({ before, reason }) => ({
         id: before,
         title: titled(before),
@@ -58,6 +80,30 @@ export class BenchCard {
       tag: operation.connection === undefined ? undefined : state.tags.get(operation.connection),
     };
   });
+}
+
+/** One link of the chain, in words. */
+function causeWords({ step, words }: Link, titled: (id: string) => string): string {
+  const { is, step: blamed } = step.cause;
+  const other = blamed === undefined ? '' : titled(blamed);
+  switch (is) {
+    case 'after':
+      return `Comes after: ${other}. ${words ?? ''}`;
+    case 'hands':
+      return `${step.people.join(' and ')} busy until then with: ${other}`;
+    case 'room':
+      return `No room there beside: ${other}`;
+    case 'machine':
+      return `The machine is ${step.height === 'raised' ? 'raised' : 'let down'} first${other ? `, when this is done: ${other}` : ''}`;
+    case 'everybody':
+      return `Everybody stops: ${other}`;
+    case 'arranged':
+      return 'It cannot begin before, as it was arranged.';
+    case 'away':
+      return 'Whoever does it is away before.';
+    case 'nothing':
+      return 'It is among the first things to do.';
+  }
 }
 
 function isSettledId(state: JobState, id: string): boolean {

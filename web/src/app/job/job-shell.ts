@@ -5,6 +5,7 @@ import { BenchCard } from '../bench-card/bench-card';
 import { Desk } from '../desk/desk';
 import { HoldLine } from '../hold-line/hold-line';
 import { JourneyRail } from '../journey/journey-rail';
+import { PlanDraft } from '../plan/plan-draft';
 import { StepActions } from '../step/step-actions';
 import { Selection } from './selection';
 
@@ -12,7 +13,7 @@ import { Selection } from './selection';
 @Component({
   selector: 'bl-job-shell',
   imports: [BenchCard, HoldLine, JourneyRail, MatButton, RouterLink, RouterOutlet],
-  providers: [Desk, Selection, StepActions],
+  providers: [Desk, PlanDraft, Selection, StepActions],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './job-shell.html',
   styleUrl: './job-shell.scss',

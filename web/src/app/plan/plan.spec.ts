@@ -1,38 +1,67 @@
-import { openView, pressable, tick, workedUntil } from '../../testing/open-job';
-import { isDone } from '@brisk/core/ledger';
-import { Router } from '@angular/router';
 import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
+import { isDone, type EntryBody } from '@brisk/core/ledger';
+import { crewOf, NO_SCHOOL } from '@brisk/core/schedule';
+import { Observable, type Subscriber } from 'rxjs';
+import { theirEntry } from '../../testing/fake-server';
+import { openView, pressable, tick, workedUntil, type Opened } from '../../testing/open-job';
+import { CrewPanel, minutesUntil } from './crew-panel';
 import { Plan } from './plan';
+import { PlanDraft } from './plan-draft';
+import { PlanSearch } from './plan-search';
+import { Schools } from './schools';
+import { SearchRun, type Found } from './search-run';
+import { Tools } from './tools';
 import { WaysOut } from './ways-out';
 
+const draftOf = () => TestBed.inject(PlanDraft);
+const orderOf = () => (draftOf().now()?.schedule.steps ?? []).map(({ operation }) => operation.id);
+const flat = (element: Element | null | undefined) => element?.textContent?.replace(/\s+/g, ' ').trim() ?? '';
+const followedEntry = (
+  order: readonly string[],
+  changes: Partial<Extract<EntryBody, { kind: 'plan-followed' }>> = {},
+) =>
+  theirEntry({
+    kind: 'plan-followed',
+    half: 'out',
+    order,
+    crew: crewOf(['Ines', 'Tobias']),
+    school: NO_SCHOOL,
+    pins: [],
+    waits: [],
+    finishMin: 300,
+    heightChanges: 1,
+    ...changes,
+  });
+
+beforeEach(() => localStorage.clear());
+
 describe('the plan', () => {
-  it('shows setups with where, how high, how long and what to carry', async () => {
+  it('shows setups with where, how high, who, what to carry and what to catch', async () => {
     const view = await openView(Plan);
-    const first = view.element.querySelector('.setup')?.textContent?.replace(/\s+/g, ' ') ?? '';
-    for (const part of ['Over the bay, on its wheels', 'Take rags', 'Let the fuel pressure down', 'Sign: Made safe'])
+    const first = flat(view.element.querySelector('.setup'));
+    for (const part of ['Over the bay, on its wheels', 'Take', 'Ines', 'Let the fuel pressure down', 'Sign: Made safe'])
       expect(first).toContain(part);
     expect(view.text()).toContain('102');
     expect(view.text()).toContain('▲ Raise the machine onto stands');
+    expect(view.text()).toContain('Catch about 6.8 l of coolant');
   });
 
-  it('draws the machine’s height under the setups', async () => {
+  it('draws who is where, with the machine’s height under it and hold points across', async () => {
     const view = await openView(Plan);
-    expect(view.element.querySelector('bl-height-line svg')?.getAttribute('aria-label')).toMatch(
-      /setups, the machine moved up or down 1 times/,
-    );
-    expect(view.element.querySelectorAll('bl-height-line rect').length).toBe(
-      view.element.querySelectorAll('.setup').length,
-    );
+    const picture = view.element.querySelector('bl-day-picture figure');
+    expect(picture?.getAttribute('aria-label')).toMatch(/2 people, .* moved up or down 1 time, 2 hold points/);
+    expect(view.element.querySelectorAll('bl-day-picture .lane')).toHaveLength(2);
+    expect(view.element.querySelectorAll('bl-day-picture i')).toHaveLength(2);
+    expect(view.element.querySelector('bl-day-picture path')?.getAttribute('d')).toMatch(/^M0 17 H[\d.]+ V3 H100$/);
   });
 
-  it('shows the way back too', async () => {
-    const view = await openView(Plan, [], () => ({ way: 'back' }));
-    expect(view.text()).toContain('Sign: Ready to go back in');
-    expect(view.text()).toContain('Torque the left engine mount');
-    expect(view.text()).not.toContain('Let the fuel pressure down');
-  });
-
-  it('leaves out what is done', async () => {
+  it('shows the way back too, and leaves out what is done', async () => {
+    const back = await openView(Plan, [], () => ({ way: 'back' }));
+    expect(back.text()).toContain('Sign: Ready to go back in');
+    expect(back.text()).not.toContain('Let the fuel pressure down');
+    back.fixture.destroy();
+    TestBed.resetTestingModule();
     const view = await openView(
       Plan,
       workedUntil((state) => isDone(state, 'open:battery-negative')),
@@ -47,13 +76,307 @@ describe('the plan', () => {
     await tick(20);
     expect(TestBed.inject(Router).url).toContain('step=open:downpipe-turbo');
   });
+
+  it('finds a better order, says what changes, and follows it in the ledger', async () => {
+    const view = await openView(Plan);
+    const before = draftOf().now()?.schedule.costs.objective ?? 0;
+    await view.press('Find a better order');
+    expect(draftOf().now()?.schedule.costs.objective).toBeLessThan(before);
+    expect(view.text()).toMatch(/Not followed yet/);
+    expect(view.element.querySelector('bl-plan-changes')).toBeTruthy();
+    const order = orderOf();
+    await view.press('Follow this plan');
+    await view.settle();
+    expect(view.server.entries).toHaveLength(1);
+    expect(view.server.entries[0]).toMatchObject({ kind: 'plan-followed', half: 'out', order });
+    expect(view.text()).toContain('Plan 1, followed since');
+  });
+
+  it('undoes, redoes, drops, and keeps what is not followed over a reload', async () => {
+    const view = await openView(Plan);
+    const first = orderOf();
+    await view.press('Find a better order');
+    const better = orderOf();
+    await view.press('Undo');
+    expect(orderOf()).toEqual(first);
+    await view.press('Redo');
+    expect(orderOf()).toEqual(better);
+    view.fixture.destroy();
+    TestBed.resetTestingModule();
+    const again = await openView(Plan);
+    expect(orderOf()).toEqual(better);
+    await again.press('Drop it');
+    expect(orderOf()).toEqual(first);
+    expect(localStorage.length).toBe(0);
+  });
+
+  it('takes no notice of something else kept under its name', async () => {
+    localStorage.setItem('brisk-ledger plan 3f0c8a52-8f1e-4d0a-9a51-6a2b1f0e7c11 out', '{"order":[1],"settings":{}}');
+    const view = await openView(Plan);
+    expect(view.text()).toContain('No plan is followed yet');
+  });
+
+  it('stops a search when told, and takes the best so far', async () => {
+    let told: Subscriber<Found> | undefined;
+    const view = await openView(Plan, [], () => ({}), {
+      providers: [{ provide: PlanSearch, useValue: { search: () => new Observable((to) => void (told = to)) } }],
+    });
+    await view.press('Find a better order');
+    expect(view.text()).toContain('Looking for a better order');
+    const { schedule } = draftOf().now() ?? {};
+    if (!schedule) throw new Error('There is a plan.');
+    const order = orderOf();
+    told?.next({ order, costs: { ...schedule.costs, objective: 1 }, tried: 77, spentMs: 500, done: false });
+    await view.settle();
+    expect(view.text()).toContain('77 tried');
+    await view.press('Stop, take the best');
+    expect(draftOf().dirty()).toBe(true);
+    expect(told?.closed).toBe(true);
+  });
+
+  it('says so when a search fails, and leaves the plan as it was', async () => {
+    const view = await openView(Plan, [], () => ({}), {
+      providers: [
+        {
+          provide: PlanSearch,
+          useValue: { search: () => new Observable((to) => to.error(new Error('The search stopped by itself.'))) },
+        },
+      ],
+    });
+    await view.press('Find a better order');
+    expect(view.text()).toContain('The search stopped by itself.');
+    expect(draftOf().dirty()).toBe(false);
+  });
+});
+
+describe('the crew’s hand', () => {
+  it('moves a step where nothing breaks, and pins it there', async () => {
+    const view = await openView(Plan);
+    const order = orderOf();
+    draftOf().move(['open:airbox-bolts'], order[6], 'Moved');
+    await view.settle();
+    expect(draftOf().broken()).toBeUndefined();
+    expect(orderOf().indexOf('open:airbox-bolts')).toBeLessThan(order.indexOf('open:airbox-bolts'));
+    draftOf().pin(['open:airbox-bolts']);
+    await view.settle();
+    expect(view.text()).toContain('● pinned');
+    await view.press('Find a better order');
+    const settings = draftOf().settings();
+    for (const { before, after } of settings?.pins ?? [])
+      expect(orderOf().indexOf(before)).toBeLessThan(orderOf().indexOf(after));
+    draftOf().pin(['open:airbox-bolts']);
+    expect(draftOf().settings()?.pins).toEqual([]);
+  });
+
+  it('says what a move would break and the harm, puts it back, or takes along what goes along', async () => {
+    const view = await openView(Plan);
+    const order = orderOf();
+    draftOf().move(['open:starter-cable'], order[0], 'Moved');
+    await view.settle();
+    expect(view.text()).toContain('That would break something');
+    expect(view.text()).toContain('burns hands and looms');
+    await view.press('Leave it where it was');
+    expect(orderOf()).toEqual(order);
+    draftOf().move(['open:starter-cable'], order[8], 'Moved');
+    await view.settle();
+    await view.press('Move it, and what goes along');
+    expect(draftOf().broken()).toBeUndefined();
+    expect(orderOf().indexOf('open:starter-cable')).toBeLessThan(order.indexOf('open:starter-cable'));
+  });
+
+  it('moves and pins the picked step by key', async () => {
+    const view = await openView(Plan);
+    await view.press(/Unbolt the air filter box/);
+    await tick(20);
+    const at = orderOf().indexOf('open:airbox-bolts');
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: ']' }));
+    await view.settle();
+    expect(draftOf().dirty() || draftOf().broken() !== undefined).toBe(true);
+    if (draftOf().dirty()) expect(orderOf().indexOf('open:airbox-bolts')).toBeGreaterThanOrEqual(at);
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: 'p' }));
+    expect(draftOf().pinned().has('open:airbox-bolts')).toBe(true);
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: 'z' }));
+    expect(draftOf().pinned().has('open:airbox-bolts')).toBe(false);
+  });
+
+  it('moves a whole setup by its handle and the arrow keys', async () => {
+    const view = await openView(Plan);
+    const handles = [...view.element.querySelectorAll<HTMLButtonElement>('button.handle')];
+    handles[1]?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
+    await view.settle();
+    expect(draftOf().dirty() || draftOf().broken() !== undefined).toBe(true);
+  });
+});
+
+describe('planning from where the job stands', () => {
+  const order = async () => {
+    const view = await openView(Plan);
+    const steps = orderOf();
+    view.fixture.destroy();
+    TestBed.resetTestingModule();
+    return steps;
+  };
+
+  it('says what the plan does not know, and plans the rest from here', async () => {
+    const steps = await order();
+    const stuck = theirEntry({
+      kind: 'operation-stuck',
+      operation: 'open:downpipe-turbo',
+      trouble: 'seized',
+      tried: 'Penetrant',
+      minutesLost: 8,
+    });
+    const found = theirEntry({
+      kind: 'connection-found',
+      alreadyOpen: false,
+      connection: {
+        id: 'found-one',
+        name: 'a hidden strap',
+        kind: 'ground',
+        between: ['engine', 'body'],
+        station: 'bay-top',
+        height: 'either',
+      },
+    });
+    const view = await openView(Plan, [followedEntry(steps), stuck, found]);
+    expect(view.text()).toContain('Stuck: Unbolt the front pipe at the turbocharger');
+    expect(view.text()).toContain('New: Unbolt a hidden strap');
+    await view.press('Plan the rest from here');
+    expect(orderOf()).toContain('open:found-one');
+    const step = draftOf()
+      .now()
+      ?.schedule.steps.find(({ operation }) => operation.id === 'open:downpipe-turbo');
+    expect(step?.startMin).toBeGreaterThanOrEqual(29);
+    await view.press('Follow this plan');
+    await view.settle();
+    expect(view.text()).toContain('Plan 2, followed since');
+    expect(view.text()).not.toContain('The plan does not know');
+  });
+
+  it('keeps out what waits for a part nobody knows the time of, and says so', async () => {
+    const missing = theirEntry({
+      kind: 'operation-stuck',
+      operation: 'open:starter-cable',
+      trouble: 'part-missing',
+      tried: 'Looked',
+      minutesLost: 1,
+    });
+    const view = await openView(Plan, [missing]);
+    expect(view.text()).toMatch(/steps not in this plan: they hang on Unhook the battery cable at the starter/);
+    expect(orderOf()).not.toContain('open:starter-cable');
+  });
+});
+
+describe('the crew panel', () => {
+  const panel = () => openView(CrewPanel) as Promise<Opened<CrewPanel>>;
+
+  it('plans with one more, one less, and somebody who leaves', async () => {
+    const view = await panel();
+    const withTwo = draftOf().now()?.schedule.costs.finishMin ?? 0;
+    const name = view.element.querySelector<HTMLInputElement>('input[name=helper]');
+    if (!name) throw new Error('There is a field for a helper.');
+    name.value = 'Ruth';
+    await view.press('Add');
+    expect(draftOf().now()?.schedule.costs.finishMin).toBeLessThan(withTwo);
+    await view.press('Without Ines');
+    expect(
+      draftOf()
+        .settings()
+        ?.crew.hands.map((hand) => hand.name),
+    ).toEqual(['Tobias', 'Ruth']);
+    const leaves = view.element.querySelector<HTMLInputElement>('input[type=time]');
+    if (!leaves) throw new Error('There is a time to leave.');
+    const soon = new Date(Date.now() + 60 * 60_000);
+    leaves.value = `${String(soon.getHours()).padStart(2, '0')}:${String(soon.getMinutes()).padStart(2, '0')}`;
+    leaves.dispatchEvent(new Event('change'));
+    await view.settle();
+    const away = draftOf().settings()?.crew.hands[0]?.away?.[0];
+    expect(away?.fromMin).toBeGreaterThanOrEqual(58);
+    for (const { people, endMin } of draftOf().now()?.schedule.steps ?? [])
+      if (people.includes('Tobias')) expect(endMin).toBeLessThanOrEqual(61);
+  });
+
+  it('answers what makes no sense with words', async () => {
+    const view = await panel();
+    await view.press('Without Ines');
+    await view.press('Without Tobias');
+    expect(view.text()).toContain('at least one person');
+    const weight = view.element.querySelector<HTMLInputElement>('.weight input');
+    if (!weight) throw new Error('There are weights.');
+    weight.value = 'soon';
+    weight.dispatchEvent(new Event('change'));
+    await view.settle();
+    expect(view.text()).toContain('Minutes are a number from 0 to 600.');
+  });
+
+  it('orders by another school', async () => {
+    const view = await panel();
+    const school = view.element.querySelector('select');
+    if (!school) throw new Error('There is a school.');
+    school.value = 'by-position';
+    school.dispatchEvent(new Event('change'));
+    await view.settle();
+    expect(draftOf().settings()?.school.order).toBe('by-position');
+    expect(orderOf().indexOf('open:oil-pressure')).toBeLessThan(orderOf().indexOf('open:prop-front'));
+  });
+
+  it('reads times of day as minutes from now', () => {
+    const now = new Date(2026, 2, 2, 14, 0);
+    expect(minutesUntil('15:30', now)).toBe(90);
+    expect(minutesUntil('13:00', now)).toBe(23 * 60);
+    expect(minutesUntil('', now)).toBeUndefined();
+  });
+});
+
+describe('schools', () => {
+  it('stand side by side in figures, and one is taken', async () => {
+    const view = await openView(Schools);
+    const columns = [...view.element.querySelectorAll('section')];
+    expect(columns).toHaveLength(3);
+    for (const column of columns) expect(flat(column)).toMatch(/Out \d+ h \d+.*Back \d+ h.*Connections opened \d+/);
+    expect(view.text()).toContain('least');
+    const loom = columns[1]?.querySelectorAll('select')[2];
+    if (!loom) throw new Error('The loom is asked about.');
+    loom.selectedIndex = 1;
+    loom.dispatchEvent(new Event('change'));
+    await view.settle();
+    const opened = (index: number) =>
+      Number(/Connections opened (\d+)/.exec(flat(view.element.querySelectorAll('section')[index]))?.[1]);
+    expect(opened(1)).toBeLessThan(opened(0));
+    const take = view.element.querySelectorAll('section')[1]?.querySelector('button');
+    take?.click();
+    await view.settle();
+    expect(view.server.plannings[0]?.plan.practice).toEqual({ along: ['loom'] });
+    expect(draftOf().settings()?.school.order).toBe('by-system');
+  });
+
+  it('say what is recorded already and stands against one', async () => {
+    const entries = workedUntil((state) => isDone(state, 'open:oil-pressure'));
+    const view = await openView(Schools, entries);
+    const loom = view.element.querySelectorAll('section')[0]?.querySelectorAll('select')[2];
+    if (!loom) throw new Error('The loom is asked about.');
+    loom.selectedIndex = 1;
+    loom.dispatchEvent(new Event('change'));
+    await view.settle();
+    expect(view.text()).toMatch(/Not any more: .*has to stay in the plan/);
+  });
+
+  it('can be put beside a fourth, and taken away', async () => {
+    const view = await openView(Schools);
+    await view.press('+ Another beside it');
+    expect(view.element.querySelectorAll('section')).toHaveLength(4);
+    await view.press('Take this column away');
+    expect(view.element.querySelectorAll('section')).toHaveLength(3);
+  });
 });
 
 describe('ways out', () => {
-  it('stand side by side, and another one is taken while nothing stands against it', async () => {
+  it('stand side by side with the crew’s time, and another one is taken while nothing stands against it', async () => {
     const view = await openView(WaysOut);
+    await view.settle();
     expect(view.text()).toContain('Gearbox alone Down and out below');
     expect(view.text()).toContain('this plan');
+    expect(view.text()).not.toContain('…');
     const way = [...view.element.querySelectorAll('li')].find((row) => row.textContent?.includes('Gearbox alone'));
     (way?.querySelector('button') as HTMLButtonElement).click();
     await view.settle();
@@ -66,5 +389,60 @@ describe('ways out', () => {
       workedUntil((state) => state.progress.has('open:upper-hose')),
     );
     expect(view.text()).toContain('recorded already; it has to stay in the plan.');
+  });
+});
+
+describe('tools', () => {
+  it('are asked about, written down for the whole shop, hired, and seen in the plan', async () => {
+    const view = await openView(Tools);
+    await view.settle();
+    const row = () =>
+      [...view.element.querySelectorAll('li')].find((one) => one.textContent?.includes('transmission jack'));
+    const press = async (words: string) => {
+      [...(row()?.querySelectorAll('button') ?? [])].find((one) => one.textContent?.trim() === words)?.click();
+      await view.settle();
+    };
+    expect(row()?.closest('section')?.className).toContain('unknown');
+    await press('We do not');
+    expect(view.server.toolList.document.tools).toEqual([{ tool: 'transmission jack', here: false }]);
+    expect(row()?.closest('section')?.className).toContain('lacking');
+    await press('Hire or borrow');
+    const from = row()?.querySelector('input');
+    if (!from) throw new Error('There is a field.');
+    from.value = 'Hire desk, 30 a day';
+    await press('Write it down');
+    expect(row()?.textContent).toContain('Hire desk, 30 a day');
+    expect(row()?.closest('section')?.className).toContain('hired');
+    await press('We have it');
+    expect(view.server.toolList.document.tools).toEqual([{ tool: 'transmission jack', here: true }]);
+  });
+
+  it('are put on top of what somebody else wrote meanwhile, and kept back while the server is gone', async () => {
+    const view = await openView(Tools);
+    await view.settle();
+    view.server.toolList = { revision: 5, updatedAt: '', document: { tools: [{ tool: 'load leveller', here: true }] } };
+    await view.press('We do not');
+    await view.settle();
+    expect(view.server.toolList.document.tools).toHaveLength(2);
+    view.server.reachable = false;
+    await view.press('We do not');
+    await view.settle();
+    expect(view.text()).toContain('Nothing was written.');
+  });
+});
+
+describe('a search in slices', () => {
+  it('is done when its time is over, and at once where there is nothing to order', async () => {
+    await openView(Plan);
+    const now = draftOf().now();
+    if (!now) throw new Error('There is a plan.');
+    let clock = 0;
+    const run = new SearchRun({ problem: now.problem, seed: 1, forMs: 10 }, () => clock++);
+    expect(run.slice(2).done).toBe(false);
+    let found = run.slice(5);
+    while (!found.done) found = run.slice(5);
+    expect(found.spentMs).toBeGreaterThanOrEqual(10);
+    const empty = new SearchRun({ problem: { ...now.problem, operations: [] }, seed: 1, forMs: 1_000 }, () => 0);
+    expect(empty.slice(5)).toMatchObject({ order: [], done: true });
   });
 });

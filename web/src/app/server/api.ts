@@ -11,7 +11,7 @@ import type {
   NewJob,
   Planning,
 } from '@brisk/contracts/job';
-import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep } from '@brisk/contracts/shop';
+import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep, ToolList } from '@brisk/contracts/shop';
 import type { InspectionSheet } from '@brisk/core/donor';
 import type { Observable } from 'rxjs';
 
@@ -62,6 +62,14 @@ export class Api {
 
   keepInspectionSheet(sheet: ToKeep<InspectionSheet>): Observable<Kept<InspectionSheet>> {
     return this.http.put<Kept<InspectionSheet>>('/api/inspection-sheet', sheet);
+  }
+
+  tools(): Observable<Kept<ToolList>> {
+    return this.http.get<Kept<ToolList>>('/api/tools');
+  }
+
+  keepTools(tools: ToKeep<ToolList>): Observable<Kept<ToolList>> {
+    return this.http.put<Kept<ToolList>>('/api/tools', tools);
   }
 
   append(id: string, append: Append): Observable<Appended> {

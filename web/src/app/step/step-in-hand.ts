@@ -12,8 +12,11 @@ import {
   type EntryBody,
   type JobState,
 } from '@brisk/core/ledger';
+import { planned, settingsNow, turnsOf } from '@brisk/core/planning';
 import type { Operation, WorkPhase } from '@brisk/core/teardown';
 import { HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
+import { Desk } from '../desk/desk';
+import { Person } from '../desk/person';
 import { Selection } from '../job/selection';
 import { Keys } from '../keys/keys';
 import { BayPicture } from '../picture/bay-picture';
@@ -37,6 +40,8 @@ export class StepInHand {
   readonly phases = input.required<readonly WorkPhase[]>();
   protected readonly actions = inject(StepActions);
   protected readonly selection = inject(Selection);
+  private readonly desk = inject(Desk);
+  private readonly person = inject(Person);
   protected readonly stations = STATION_WORDS;
   protected readonly heights = HEIGHT_WORDS;
   protected readonly duration = duration;
@@ -45,8 +50,21 @@ export class StepInHand {
   protected readonly next = computed(() => nextUp(this.state(), this.phases()));
   protected readonly possible = computed(() => possibleNow(this.state(), this.phases()));
 
+  /** Who does what by the plan that is followed; empty where none is, or where one works alone. */
+  protected readonly turns = computed<ReadonlyMap<string, readonly string[]>>(() => {
+    const state = this.state();
+    const half = this.phases().some((phase) => phase === 'strip' || phase === 'lift') ? 'out' : 'back';
+    const followed = state.plans.get(half);
+    if (!followed || followed.settings.crew.hands.length < 2) return new Map();
+    return turnsOf(planned(state, half, settingsNow(state, half, [], Date.now()), followed.order));
+  });
+  /** Who holds this device. */
+  protected readonly me = computed(() => this.person.in(this.desk.job()?.crew ?? []));
+
   protected readonly now = computed(() => {
-    const chosen = this.possible().find(({ id }) => id === this.selection.hand());
+    const chosen =
+      this.possible().find(({ id }) => id === this.selection.hand()) ??
+      this.runsFor(this.me()).find((operation) => this.possible().includes(operation));
     if (chosen) return { operation: chosen, moveTo: undefined };
     const next = this.next();
     return next && { operation: next.operation, moveTo: next.moveTo };
@@ -57,7 +75,18 @@ export class StepInHand {
     return this.possible().filter((operation) => operation.id !== id);
   });
 
-  protected readonly then = computed(() => this.next()?.then ?? []);
+  /** Steps that are somebody’s turn by the plan, in its order. */
+  private runsFor(name: string): readonly Operation[] {
+    return [...this.turns()].flatMap(([id, people]) => {
+      const operation = people.includes(name) ? this.state().work.operations.get(id) : undefined;
+      return operation ? [operation] : [];
+    });
+  }
+
+  protected readonly then = computed(() => {
+    const mine = this.runsFor(this.me()).filter(({ id }) => id !== this.now()?.operation.id);
+    return mine.length > 0 ? mine.slice(0, 3) : (this.next()?.then ?? []);
+  });
 
   protected readonly connection = computed(() => {
     const id = this.now()?.operation.connection;

@@ -1,0 +1,49 @@
+import type { JobPlan } from '@brisk/core/connection-map';
+import { foldLedger, HALVES, type Half, type JobState, type LedgerEntry, type PlanSettings } from '@brisk/core/ledger';
+import { orderOf, planned } from '@brisk/core/planning';
+import type { Schedule } from '@brisk/core/schedule';
+import { requirementsOf } from '@brisk/core/teardown';
+import { concatMap, from, last, map, scan, type Observable } from 'rxjs';
+import type { PlanSearch } from './plan-search';
+
+/** What one way of doing a job comes to, with a crew. */
+export interface Figures {
+  readonly halves: Readonly<Partial<Record<Half, Schedule>>>;
+  /** Connections opened in all, and fluids that run out. */
+  readonly opened: number;
+  readonly fluids: readonly string[];
+  readonly litres: number;
+}
+
+/**
+ * Plans both halves of `plan` with a short search each, the way out first, and tells the figures as they come. `settings`
+ * hold for both; what is recorded in `entries` is done. Throws `MapError` where the plan cannot be worked.
+ */
+export function weighed(
+  search: PlanSearch,
+  plan: JobPlan,
+  entries: readonly LedgerEntry[],
+  settings: PlanSettings,
+  forMs: number,
+): Observable<Figures> {
+  const state: JobState = foldLedger(plan, entries);
+  const { opened, drained } = requirementsOf(plan);
+  const circuits = plan.map.circuits.filter(({ id }) => drained.has(id));
+  const whole = {
+    opened: opened.size,
+    fluids: circuits.map(({ name }) => name),
+    litres: circuits.reduce((sum, { drainsL }) => sum + drainsL, 0),
+  };
+  return from(HALVES).pipe(
+    concatMap((half) => {
+      const first = planned(state, half, settings, undefined);
+      const { heldUp: _heldUp, lostPins: _lostPins, ...problem } = first.problem;
+      return search.search({ problem, from: orderOf(first.schedule), seed: 1, forMs }).pipe(
+        last(),
+        map((found) => ({ [half]: planned(state, half, settings, found.order).schedule })),
+      );
+    }),
+    scan((halves, more) => ({ ...halves, ...more }), {} as Figures['halves']),
+    map((halves) => ({ ...whole, halves })),
+  );
+}
