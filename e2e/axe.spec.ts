@@ -56,7 +56,7 @@ for (const colorScheme of ['light', 'dark'] as const)
           `/jobs/${tender}/handover`,
           `/jobs/${sweeper}/survey`,
           `/jobs/${sweeper}/survey/files`,
-          `/jobs/${sweeper}/plan/ways`,
+          ...['', '/schools', '/ways', '/tools'].map((view) => `/jobs/${sweeper}/plan${view}`),
           ...['donor', 'joints', 'pull'].map((view) => `/jobs/${tug}/survey/${view}`),
         ];
         for (const path of paths) {

@@ -5,6 +5,8 @@ const views = [
   ['Minibus', 'survey'],
   ['Sweeper', 'survey/files'],
   ['Sweeper', 'plan/ways'],
+  ['Sweeper', 'plan/schools'],
+  ['Sweeper', 'plan/tools'],
   ['Tug 2', 'survey/donor'],
   ['Tug 2', 'survey/joints'],
   ['Tug 2', 'survey/pull'],

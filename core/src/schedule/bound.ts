@@ -25,34 +25,20 @@ export function boundOf(net: TaskNet): Bound {
   const gates = tasks
     .filter((task) => tasks.every((other) => other === task || precedes(task, other) || precedes(other, task)))
     .sort((one, other) => (precedes(one, other) ? -1 : 1));
-  let working = 0;
-  let moves = 0;
-  let station = hands.length === 1 ? only([...(problem.standing?.values() ?? [])]) : undefined;
-  const alone = hands.length === 1;
-  for (let index = 0; index <= gates.length; index += 1) {
-    const [gate, next] = [gates[index - 1], gates[index]];
-    if (gate) working += gate.minutes;
+  const stretches = [...gates.map((gate) => [gate]), []].flatMap((gate, index) => {
+    const [before, after] = [gates[index - 1], gates[index]];
     const between = tasks.filter(
-      (task) =>
-        task !== gate &&
-        task !== next &&
-        !gates.includes(task) &&
-        (!gate || precedes(gate, task)) &&
-        (!next || precedes(task, next)),
+      (task) => !gates.includes(task) && (!before || precedes(before, task)) && (!after || precedes(task, after)),
     );
-    working += betweenGates(net, between, stands);
-    if (alone) {
-      const here = gate?.operation.station ?? station;
-      moves += walksBetween(here, between, next);
-      if (index === gates.length) break;
-      station = next?.operation.station;
-    }
-  }
-  const stations = new Set(tasks.filter((task) => task.hands > 0).map(({ operation }) => operation.station));
-  const known = new Set(problem.standing?.values() ?? []);
-  const fresh = [...stations].filter((place) => !known.has(place)).length;
-  const unplaced = hands.filter(({ name }) => !problem.standing?.has(name)).length;
-  const stationMoves = alone ? moves : Math.max(0, fresh - unplaced);
+    return [between, gate];
+  });
+  const working = stretches.reduce(
+    (sum, stretch, index) =>
+      sum +
+      (index % 2 === 0 ? betweenGates(net, stretch, stands) : stretch.reduce((all, { minutes }) => all + minutes, 0)),
+    0,
+  );
+  const stationMoves = hands.length === 1 ? walksAlone(net, stretches) : fewestWalks(net, stretches);
   const latest = Math.max(0, ...tasks.map((task) => task.notBefore + task.minutes));
   const finishMin = Math.max(working + heightChanges * moveMachineMin, latest);
   const toolFetches = net.toolCount;
@@ -169,20 +155,45 @@ function crowded(net: TaskNet, tasks: readonly Task[], people: number): number {
   );
 }
 
-/** The fewest walks of one person from `here` by every station of `between` to the next gate. */
-function walksBetween(here: string | undefined, between: readonly Task[], next: Task | undefined): number {
-  const stations = new Set(
-    between.filter((task) => task.hands > 0).map(({ operation }) => operation.station as string),
-  );
-  const goal = next && next.hands > 0 ? next.operation.station : undefined;
-  const others = [...stations].filter((station) => station !== here && station !== goal).length;
-  const first = here === undefined && others + (goal ? 1 : 0) > 0 ? 1 : 0;
-  if (goal === undefined) return Math.max(0, others - first);
-  const home = goal !== here || others > 0 ? 1 : 0;
-  const there = goal !== here && stations.has(goal) ? 0 : 0;
-  return Math.max(0, others + home + there - first);
+/**
+ * The fewest walks of a crew. In any window of stretches every station worked at needs somebody there, and two where
+ * two work together; the crew stands at no more places than it has people when the window begins, the rest walks. The
+ * windows are chosen so that this comes to most (dynamic programming over the gates).
+ */
+function fewestWalks({ problem }: TaskNet, stretches: readonly (readonly Task[])[]): number {
+  const people = problem.crew.hands.length;
+  const most = [0];
+  for (let end = 1; end <= stretches.length; end += 1) {
+    const wanted = new Map<number, number>();
+    let best = most[end - 1] ?? 0;
+    for (let begin = end - 1; begin >= 0; begin -= 1) {
+      for (const { station, hands } of stretches[begin] ?? [])
+        wanted.set(station, Math.max(wanted.get(station) ?? 0, hands));
+      const visits = [...wanted.values()].reduce((sum, hands) => sum + hands, 0);
+      best = Math.max(best, (most[begin] ?? 0) + Math.max(0, visits - people));
+    }
+    most.push(best);
+  }
+  return most.at(-1) ?? 0;
 }
 
-function only<T>(items: readonly T[]): T | undefined {
-  return items.length === 1 ? items[0] : undefined;
+/** The fewest walks of somebody alone: from gate to gate by every station there is work at between them. */
+function walksAlone({ problem }: TaskNet, stretches: readonly (readonly Task[])[]): number {
+  const [name] = problem.crew.hands.map((hand) => hand.name);
+  let here: string | undefined = name === undefined ? undefined : problem.standing?.get(name);
+  let walks = 0;
+  for (let index = 0; index < stretches.length; index += 2) {
+    const goal = stretches[index + 1]?.find((task) => task.hands > 0)?.operation.station;
+    const stations = new Set<string>(
+      (stretches[index] ?? []).filter((task) => task.hands > 0).map(({ operation }) => operation.station),
+    );
+    const others = [...stations].filter((station) => station !== here && station !== goal).length;
+    const last = goal !== undefined && (goal !== here || others > 0) ? 1 : 0;
+    // Coming to the first place of all is no walk.
+    const free = here === undefined && others + last > 0 ? 1 : 0;
+    walks += others + last - free;
+    if (goal !== undefined) here = goal;
+    else if (stations.size > 0 && here === undefined) here = [...stations][0];
+  }
+  return walks;
 }

@@ -1,0 +1,151 @@
+import { expect, test, type Locator, type Page } from '@playwright/test';
+import { beginJob, copyOfDemoJob, hand } from './shed';
+
+/** Minutes until the finish, as the page says them. */
+async function finish(page: Page): Promise<number> {
+  const words = (await page.locator('.sums .figure').first().textContent()) ?? '';
+  const [, hours, minutes] = /(?:(\d+) h)? ?(\d+)?(?: min)?/.exec(words.trim()) ?? [];
+  return Number(hours ?? 0) * 60 + Number(minutes ?? 0);
+}
+
+/** Drags by the dots of `from` to the middle of `to`, slowly enough to be seen as a drag. */
+async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
+  await from.scrollIntoViewIfNeeded();
+  const [one, other] = [await from.boundingBox(), await to.boundingBox()];
+  if (!one || !other) throw new Error('Both ends have to be on the page.');
+  await page.mouse.move(one.x + one.width / 2, one.y + one.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(one.x + 20, one.y + 12, { steps: 4 });
+  await page.mouse.move(other.x + 60, other.y + 4, { steps: 12 });
+  await page.mouse.move(other.x + 60, other.y + 6, { steps: 4 });
+  await page.mouse.up();
+}
+
+test('a search in the worker finds a better order, which is followed, versioned and still there after a reload', async ({
+  page,
+  request,
+}) => {
+  const job = await beginJob(request, 'Planned');
+  await page.goto(`/jobs/${job}/plan`);
+  const before = await finish(page);
+  await page.getByRole('button', { name: 'Find a better order' }).click();
+  await expect(page.getByText(/tried, best so far/)).toBeVisible();
+  await page.getByRole('button', { name: 'Stop, take the best' }).click();
+  await expect(page.getByText('Not followed yet.')).toBeVisible();
+  expect(await finish(page)).toBeLessThan(before);
+  await page.reload();
+  await expect(page.getByText('Not followed yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Follow this plan' }).click();
+  await expect(page.getByText(/Plan 1, followed since/)).toBeVisible();
+  const after = await finish(page);
+  await page.reload();
+  await expect(page.getByText(/Plan 1, followed since/)).toBeVisible();
+  expect(await finish(page)).toBe(after);
+
+  await page.getByRole('link', { name: 'Begin' }).click();
+  await expect(hand(page)).toContainText('by the plan');
+});
+
+test('the search leaves the page free: no frame over 50 ms while it runs', async ({ page, request }) => {
+  const job = await beginJob(request, 'Frames');
+  await page.goto(`/jobs/${job}/plan`);
+  await page.getByRole('button', { name: 'Find a better order' }).click();
+  await expect(page.getByText(/tried, best so far/)).toBeVisible();
+  const frames = await page.evaluate(
+    () =>
+      new Promise<number>((done) => {
+        let seen = 0;
+        const count = () => {
+          seen += 1;
+          if (performance.now() - began < 1_000) requestAnimationFrame(count);
+          else done(seen);
+        };
+        const began = performance.now();
+        requestAnimationFrame(count);
+      }),
+  );
+  // A page blocked by the search would draw none; how long frames take is measured in the benchmark.
+  expect(frames).toBeGreaterThan(5);
+});
+
+test('a step dragged where it may not stand says what breaks, and can take along what goes along', async ({
+  page,
+  request,
+}) => {
+  const job = await beginJob(request, 'Dragged');
+  await page.goto(`/jobs/${job}/plan`);
+  const rows = page.locator('bl-setup-list .row');
+  await expect(rows.first()).toBeVisible();
+  const airbox = rows.filter({ hasText: 'Lift the air filter box out' });
+  const first = rows.filter({ hasText: 'Let the fuel pressure down' });
+  await drag(page, airbox.locator('.handle'), first);
+  await expect(page.getByText('That would break something')).toBeVisible();
+  await expect(page.locator('.broken')).toContainText('Nobody has looked and signed');
+  await page.getByRole('button', { name: 'Leave it where it was' }).click();
+  await expect(page.getByText('No plan is followed yet')).toBeVisible();
+});
+
+test('a step dragged to another place stands there, is undone and redone, and pinned by key', async ({
+  page,
+  request,
+}) => {
+  const job = await beginJob(request, 'Dragged well');
+  await page.goto(`/jobs/${job}/plan`);
+  const rows = page.locator('bl-setup-list .row .step > span:first-child');
+  await expect(rows.first()).toBeVisible();
+  const titles = await rows.allTextContents();
+  const from = titles.indexOf('Unplug the alternator control plug');
+  const to = titles.indexOf('Unplug the oil pressure switch');
+  expect(Math.min(from, to)).toBeGreaterThan(0);
+  const row = (title: string) => page.locator('bl-setup-list .row').filter({ hasText: title });
+  const [late, early] = from > to ? [titles[from], titles[to]] : [titles[to], titles[from]];
+  await drag(page, row(late ?? '').locator('.handle'), row(early ?? ''));
+  await expect(page.getByText('Not followed yet.')).toBeVisible();
+  const moved = await rows.allTextContents();
+  expect(moved.indexOf(late ?? '')).toBeLessThan(titles.indexOf(late ?? ''));
+  await page.getByRole('button', { name: 'Undo' }).click();
+  expect(await rows.allTextContents()).toEqual(titles);
+  await page.getByRole('button', { name: 'Redo' }).click();
+  expect(await rows.allTextContents()).toEqual(moved);
+  await row(late ?? '')
+    .locator('.step')
+    .click();
+  await page.keyboard.press('p');
+  await expect(row(late ?? '')).toContainText('pinned');
+});
+
+test.describe('by touch', () => {
+  test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } });
+
+  test('a helper leaves, and the plan is made anew within a second or so', async ({ page, request }) => {
+    const job = await copyOfDemoJob(request, 'Minibus');
+    await page.goto(`/jobs/${job}/plan`);
+    await page.getByRole('button', { name: 'Crew and school' }).tap();
+    await page.getByRole('button', { name: 'Without Tobias' }).tap();
+    await expect(page.getByText('Without Tobias').first()).toBeVisible();
+    await expect(page.locator('bl-plan-changes')).toContainText(/by somebody else/);
+    await page.getByRole('button', { name: 'Follow this plan' }).tap();
+    await expect(page.getByText(/Plan \d+, followed since/)).toBeVisible();
+  });
+});
+
+test('the run sheet prints as a PDF', async ({ page, request }) => {
+  const job = await beginJob(request, 'Printed');
+  await page.goto(`/jobs/${job}/plan`);
+  const address = await page.getByRole('link', { name: 'Print' }).getAttribute('href');
+  const answer = await request.get(address ?? '');
+  expect(answer.headers()['content-type']).toContain('application/pdf');
+});
+
+test('schools stand side by side with figures out of the worker, and one is planned', async ({ page, request }) => {
+  const job = await beginJob(request, 'Schools');
+  await page.goto(`/jobs/${job}/plan/schools`);
+  const columns = page.locator('section[aria-label^="Column"]');
+  await expect(columns).toHaveCount(3);
+  for (const column of await columns.all()) await expect(column).toContainText(/Standing by\s*\d/, { timeout: 15_000 });
+  await columns.nth(1).getByLabel('Engine loom').selectOption('goes with the engine');
+  await expect(columns.nth(1)).toContainText(/Standing by\s*\d/, { timeout: 15_000 });
+  await columns.nth(1).getByRole('button', { name: 'Plan it this way' }).click();
+  await expect(page).toHaveURL(/\/plan$/);
+  await expect(page.locator('bl-setup-list')).not.toContainText('Unplug the oil pressure switch');
+});
