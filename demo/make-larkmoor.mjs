@@ -7,6 +7,7 @@ import { writeFileSync } from 'node:fs';
 import { completed, compose, templateOf } from '@brisk/core/layouts';
 import { hasRun, isDone, openItems, stopOf } from '@brisk/core/ledger';
 import { interfacesOf, swapWork } from '@brisk/core/swap';
+import { usualSettings } from '@brisk/core/planning';
 import { lookAtOf } from '@brisk/core/survey';
 import { Crew, idFrom } from './stories/crew.mjs';
 
@@ -174,7 +175,7 @@ function deicer() {
 }
 
 function sweeper() {
-  return begin(
+  const crew = begin(
     'sweeper',
     '2026-11-20',
     {
@@ -200,6 +201,13 @@ function sweeper() {
       route: 'under',
     },
   );
+  const settings = usualSettings(crew.job.crew);
+  crew.follow('Ruth', 10, { ...settings, school: { order: 'by-system', fuel: 'last' } });
+  crew.follow('Tobias', 25, {
+    ...settings,
+    pins: [{ of: 'remove:airbox', before: 'remove:airbox', after: 'open:gear-cable-select' }],
+  });
+  return crew;
 }
 
 /** A swap: the old mechanical diesel goes, a common-rail one from a wreck comes in. At the bench, with the donor looked at. */
@@ -393,3 +401,16 @@ for (const crew of [minibus(), deicer(), sweeper(), tug(), loader(), tender()]) 
   writeFileSync(new URL(`larkmoor/${crew.name}.brisk.json`, import.meta.url), `${JSON.stringify(bundle, null, 1)}\n`);
   process.stdout.write(`${crew.name}: ${crew.entries.length} entries, at ${stopOf(crew.state)}\n`);
 }
+
+const tools = [
+  { tool: 'engine hoist', here: true },
+  { tool: 'load leveller', here: true },
+  { tool: 'transmission jack', here: true },
+  { tool: 'rated slings', here: true },
+  { tool: 'lift or two jacks', here: true },
+  { tool: 'quick-connector tool', here: true },
+  { tool: 'powerpack dolly', here: false, hire: 'Fire station workshop lends theirs, a day’s notice' },
+  { tool: '32 mm socket', here: true },
+  { tool: 'ball joint puller', here: false },
+];
+writeFileSync(new URL('tools.json', import.meta.url), `${JSON.stringify({ tools }, null, 2)}\n`);

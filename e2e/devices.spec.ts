@@ -101,7 +101,7 @@ test('everything on the strip goes by keyboard, and the last thing can be taken 
   await page.keyboard.press('w');
   await expect(page.getByRole('complementary', { name: 'The picked step' })).toBeVisible();
   await page.keyboard.press('2');
-  await expect(page.getByRole('heading', { name: 'Run sheet' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The way out' })).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('Go to the yard');
   await page.keyboard.press('Escape');

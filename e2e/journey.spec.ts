@@ -15,7 +15,7 @@ test('one machine, from survey to running and handed over', async ({ page }) => 
   });
 
   await test.step('Plan: setups, tools and reasons', async () => {
-    await expect(page.getByRole('heading', { name: 'Run sheet' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'The way out' })).toBeVisible();
     await expect(page.getByText(/^Take/).first()).toBeVisible();
     await page.getByRole('button', { name: /Unbolt the front pipe at the turbocharger/ }).click();
     await expect(page.getByRole('complementary', { name: 'The picked step' })).toContainText(

@@ -5,8 +5,8 @@ import { root } from './say.mjs';
 const folder = join(root, 'demo/larkmoor');
 
 /**
- * Brings every bundle of the demo in through the API, as a person would. A job that has been worked on since is left
- * as it is. Returns a line for each job.
+ * Brings every bundle of the demo and the shop’s tools in through the API, as a person would. What has been worked on
+ * since is left as it is. Returns a line for each.
  */
 export async function loadDemo(address) {
   const lines = [];
@@ -22,6 +22,17 @@ export async function loadDemo(address) {
     if (answer.ok) lines.push(`${body.title}: ${body.written} entries taken in`);
     else if (answer.status === 409) lines.push(`${file}: kept as it stands here`);
     else throw new Error(`${file}: ${body.detail}`);
+  }
+  const document = JSON.parse(readFileSync(join(root, 'demo/tools.json'), 'utf8'));
+  const kept = await (await fetch(`${address}/api/tools`)).json();
+  if (kept.revision === 0) {
+    const answer = await fetch(`${address}/api/tools`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ revision: 0, document }),
+    });
+    if (!answer.ok) throw new Error((await answer.json()).detail);
+    lines.push(`Tools of the shop: ${document.tools.length}`);
   }
   return lines;
 }

@@ -10,6 +10,8 @@ import {
   startOf,
   wantsTag,
 } from '@brisk/core/ledger';
+import { planned } from '@brisk/core/planning';
+import { scheduleOf, Search } from '@brisk/core/schedule';
 import { wrenchFor } from '@brisk/core/torque';
 
 const DAY_BEGINS_MIN = 7 * 60 + 30;
@@ -42,6 +44,22 @@ export class Crew {
   comeBackOn(day) {
     this.day = day;
     this.minute = DAY_BEGINS_MIN;
+  }
+
+  /** Searches for a plan of the way out as the page does, by as many orders as it tries in a few seconds, and follows it. */
+  follow(by, minutes, settings) {
+    const { net } = planned(this.state, 'out', settings, this.state.plans.get('out')?.order);
+    const search = new Search(net, 1);
+    search.run(60_000);
+    const { costs, steps } = scheduleOf(net, search.best());
+    this.write(by, minutes, {
+      kind: 'plan-followed',
+      half: 'out',
+      order: steps.map(({ operation }) => operation.id),
+      ...settings,
+      finishMin: costs.finishMin,
+      heightChanges: costs.heightChanges,
+    });
   }
 
   /** Writes entries by one person after `minutes` of work. Throws where the ledger would not take one. */

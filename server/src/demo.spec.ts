@@ -2,8 +2,11 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { bundleSchema, type Bundle } from '@brisk/contracts/bundle';
 import { check } from '@brisk/contracts/problem';
+import { toolListSchema, type ToolList } from '@brisk/contracts/shop';
+import type { JobPlan } from '@brisk/core/connection-map';
 import { foldLedger, openItems, replay, startOf, stopOf, type JobState } from '@brisk/core/ledger';
 import { compose, templateOf } from '@brisk/core/layouts';
+import { toolsNeeded } from '@brisk/core/planning';
 
 const folder = join(process.cwd(), 'demo/larkmoor');
 const bundles = readdirSync(folder).map(
@@ -17,6 +20,20 @@ describe.each(bundles)('the demo bundle %s', (_file, bundle) => {
     expect(bundle.job.plan.map).toEqual(compose(templateOf(layout), choices));
     expect(replay(startOf(bundle.job.plan), bundle.ledger).refused).toBeUndefined();
     expect(bundle.ledger).toHaveLength(bundle.ledgerLength);
+  });
+});
+
+describe('the demo’s tools', () => {
+  it('can be kept as a shop’s list, and the sweeper’s plan names the one that is missing', () => {
+    const document = JSON.parse(readFileSync(join(process.cwd(), 'demo/tools.json'), 'utf8')) as ToolList;
+    expect(check(toolListSchema, { revision: 0, document })).toEqual({ value: { revision: 0, document } });
+    const sweeper = bundles.find(([file]) => file.startsWith('sweeper'))?.[1];
+    const state = foldLedger(sweeper?.job.plan as JobPlan, sweeper?.ledger ?? []);
+    expect(state.plans.get('out')).toMatchObject({ version: 2, by: 'Tobias' });
+    const lacking = toolsNeeded([...state.work.operations.values()], document.tools).filter(
+      ({ stands }) => stands === 'lacking',
+    );
+    expect(lacking.map(({ tool }) => tool)).toEqual(['ball joint puller']);
   });
 });
 

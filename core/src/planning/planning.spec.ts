@@ -20,6 +20,7 @@ import {
   brokenBy,
   differencesOf,
   orderOf,
+  overtakenBy,
   planned,
   practicesOf,
   problemFor,
@@ -312,6 +313,24 @@ describe('a plan that is followed', () => {
     const order = runSheet(state, ['strip', 'lift']).order.map(({ id }) => id);
     expect(order).toContain('open:found-strap');
     expect(order.indexOf('open:found-strap')).toBeLessThan(order.indexOf('hold:pre-lift'));
+  });
+
+  it('says what it does not know: what got stuck since, and what was found', () => {
+    const plain = write(fresh, record(followed(fresh)));
+    expect(overtakenBy(fresh, 'out')).toEqual([]);
+    expect(overtakenBy(plain, 'out')).toEqual([]);
+    const stuck = write(
+      plain,
+      record({
+        kind: 'operation-stuck',
+        operation: 'open:downpipe-turbo',
+        trouble: 'rounded',
+        tried: 'Extractor',
+        minutesLost: 5,
+      }),
+    );
+    expect(overtakenBy(stuck, 'out')).toEqual([{ is: 'stuck', title: 'Unbolt the front pipe at the turbocharger' }]);
+    expect(overtakenBy(write(stuck, record(followed(stuck, { ...two, waits: waitsNow(stuck) }))), 'out')).toEqual([]);
   });
 
   it('is refused where it goes against a reason, has a step twice or of the other half', () => {

@@ -1,4 +1,14 @@
-import { holding, openItems, stopOf, STOPS, unsettled, type JobState, type Stop } from '@brisk/core/ledger';
+import {
+  holding,
+  onTheWayOut,
+  openItems,
+  stopOf,
+  STOPS,
+  unsettled,
+  type JobState,
+  type Stop,
+} from '@brisk/core/ledger';
+import { overtakenBy } from '@brisk/core/planning';
 import { several } from '../words/several';
 
 /** In a few words, what each stop of the journey waits for. */
@@ -6,8 +16,10 @@ export function waitsAt(state: JobState, stop: Stop): string {
   switch (stop) {
     case 'survey':
       return several(state.work.plan.map.connections.length, 'connection');
-    case 'plan':
+    case 'plan': {
+      if (overtakenBy(state, onTheWayOut(state) ? 'out' : 'back').length > 0) return 'overtaken: plan anew';
       return state.progress.size === 0 ? 'ready to begin' : 'followed';
+    }
     case 'strip': {
       const left = unsettled(state, 'strip').length;
       return left === 0 ? 'all off' : `${several(left, 'step')} left`;

@@ -36,14 +36,22 @@ export class DayPicture {
     const { steps } = this.schedule();
     const total = this.total();
     const outside = steps.some(({ people }) => people.length === 0) ? ['From outside'] : [];
-    return [...this.people(), ...outside].map((name) => ({
-      name,
-      stays: staysOf(
+    return [...this.people(), ...outside].map((name) => {
+      const stays = staysOf(
         steps.filter(({ people }) => (people.length === 0 ? name === 'From outside' : people.includes(name))),
         total,
-      ),
-    }));
+      );
+      return { name, stays, words: `${several(stays.length, 'stay')}. Press where you want to look.` };
+    });
   });
+
+  /** Picks the first step of the stay at the place pressed, or of the first one by key. */
+  protected pickAt(stays: readonly Stay[], event: MouseEvent): void {
+    const lane = event.currentTarget instanceof Element ? event.currentTarget.getBoundingClientRect() : undefined;
+    const at = lane && event.detail > 0 ? ((event.clientX - lane.left) / lane.width) * 100 : 0;
+    const stay = stays.find(({ left, width }) => at < left + width) ?? stays.at(-1);
+    if (stay) this.picked.emit(stay.first);
+  }
 
   protected readonly holds = computed(() =>
     this.schedule()

@@ -2,8 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { powerpackOf, routeOf } from '@brisk/core/connection-map';
-import { stuckSteps } from '@brisk/core/ledger';
-import { toolsNeeded } from '@brisk/core/planning';
+import { overtakenBy, toolsNeeded } from '@brisk/core/planning';
 import { duration } from '@brisk/core/words';
 import { format } from 'date-fns';
 import { Desk } from '../desk/desk';
@@ -78,19 +77,11 @@ export class Plan {
   /** What happened since the plan was taken on that it does not know. */
   protected readonly overtaken = computed(() => {
     const state = this.desk.state();
-    const followed = this.draft.followed();
-    const now = this.draft.base();
-    if (!state || !followed || !now) return [];
-    const known = new Set(followed.order);
-    const waits = new Set(followed.settings.waits.map(({ operation }) => operation));
+    if (!state) return [];
+    const lost = this.draft.base()?.problem.lostPins ?? [];
     return [
-      ...stuckSteps(state)
-        .filter(({ id }) => known.has(id) && !waits.has(id))
-        .map(({ title }) => `Stuck: ${title}`),
-      ...now.problem.operations
-        .filter(({ id }) => !known.has(id) && !waits.has(id))
-        .map(({ title }) => `New: ${title}`),
-      ...now.problem.lostPins.map(({ of }) => `A pin cannot be kept: ${state.work.operations.get(of)?.title ?? of}`),
+      ...overtakenBy(state, this.half()).map(({ is, title }) => `${is === 'stuck' ? 'Stuck' : 'New'}: ${title}`),
+      ...lost.map(({ of }) => `A pin cannot be kept: ${state.work.operations.get(of)?.title ?? of}`),
     ];
   });
 
@@ -114,7 +105,7 @@ export class Plan {
       { key: ']', words: 'The picked step one place later', act: () => this.shift(1) },
       { key: 'p', words: 'Pin the picked step, or let it go', act: () => this.pin() },
       { key: 'z', words: 'Undo in the plan', act: () => this.draft.undo() },
-      { key: 'y', words: 'Redo in the plan', act: () => this.draft.redo() },
+      { key: 'Z', words: 'Redo in the plan', act: () => this.draft.redo() },
     );
   }
 
