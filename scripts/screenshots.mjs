@@ -30,7 +30,9 @@ const views = {
   donor: `/jobs/${job('Tug 2')}/survey/donor`,
   joints: `/jobs/${job('Tug 2')}/survey/joints`,
   'pull-list': `/jobs/${job('Tug 2')}/survey/pull`,
-  plan: `/jobs/${job('Sweeper')}/plan?step=open:cradle-bolts`,
+  plan: `/jobs/${job('Sweeper')}/plan`,
+  schools: `/jobs/${job('Sweeper')}/plan/schools`,
+  tools: `/jobs/${job('Sweeper')}/plan/tools`,
   'ways-out': `/jobs/${job('Sweeper')}/plan/ways`,
   strip: `/jobs/${minibus}/strip`,
   lift: `/jobs/${minibus}/lift`,
@@ -56,6 +58,8 @@ for (const [name, path] of Object.entries(views)) {
   await page.goto(address + start, { waitUntil: 'networkidle' });
   for (const words of taps) await page.getByRole('button', { name: words }).first().click();
   await page.evaluate(() => document.fonts.ready);
+  // Figures of the planner come out of a worker.
+  if (['schools', 'ways-out'].includes(name)) await page.waitForTimeout(9_000);
   await page.screenshot({ path: join(out, `${name}.png`) });
   say(name);
 }

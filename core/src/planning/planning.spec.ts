@@ -401,6 +401,10 @@ describe('the sheet people carry', () => {
     expect(trays).toContainEqual({ fluid: 'coolant', litres: 6.8 });
     expect(setups.flatMap(({ steps }) => steps)).toHaveLength(102);
     expect(setups.filter(({ moveMachine }) => moveMachine)).toHaveLength(1);
+    const signing = setups.find(({ operations }) => operations.some(({ id }) => id === 'hold:made-safe'));
+    expect(signing?.operations.map(({ id }) => id)).toEqual(['hold:made-safe']);
+    const after = setups.slice(setups.findIndex((setup) => setup === signing));
+    expect(after.flatMap(({ operations }) => operations).some(({ id }) => id === 'open:battery-negative')).toBe(false);
   });
 });
 

@@ -2,7 +2,7 @@ import { totalMinutes, type Setup } from './setups.js';
 import type { Costs, Held, Placed } from './builder.js';
 import type { MachineHeight } from '../connection-map/index.js';
 import type { Operation, OperationId } from '../teardown/index.js';
-import type { TaskNet } from './task.js';
+import { stopsEverybody, type TaskNet } from './task.js';
 
 /** One operation in a schedule: when, by whom, and how the machine stands for it. Minutes of working time from now. */
 export interface ScheduledStep {
@@ -81,12 +81,17 @@ export interface CrewSetup extends Setup {
 
 /**
  * Cuts a schedule into setups, in the order they begin: runs of steps that the same lead does at one station and
- * machine height. What two do together belongs to the setup of whoever leads it.
+ * machine height. What two do together belongs to the setup of whoever leads it. What stops everybody ends every setup,
+ * so that nobody reads past a hold point.
  */
 export function crewSetups({ steps }: Schedule, height: MachineHeight): readonly CrewSetup[] {
   const open = new Map<string, ScheduledStep[]>();
   const runs: ScheduledStep[][] = [];
+  let stopped = false;
   for (const step of steps) {
+    const stops = stopsEverybody(step.operation);
+    if (stops !== stopped) open.clear();
+    stopped = stops;
     const lead = step.people[0] ?? '';
     const run = open.get(lead);
     const last = run?.at(-1);

@@ -47,6 +47,11 @@ export interface TaskNet {
   readonly gear: number;
 }
 
+/** Whether everybody else stops for an operation: hold points, and whatever hangs in the air. */
+export function stopsEverybody({ kind }: Operation): boolean {
+  return kind === 'hold-point' || kind === 'lift' || kind === 'lower';
+}
+
 /** Whether `one` has to come before `other`, directly or not. */
 export function precedes(one: Task, other: Task): boolean {
   return ((other.ancestors[one.index >>> 5] ?? 0) & (1 << (one.index & 31))) !== 0;
@@ -70,7 +75,7 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
   };
   const words = (operations.length + 31) >>> 5;
   const tasks = operations.map((operation, index): Draft => {
-    const { id, kind, minutes, station, tools } = operation;
+    const { id, minutes, station, tools } = operation;
     const load = problem.load?.get(id);
     const hands = problem.outside?.has(id) === true ? 0 : operation.hands;
     return {
@@ -80,7 +85,7 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
       hands: Math.min(hands, people),
       handsShort: Math.max(0, hands - people),
       station: STATIONS.indexOf(station),
-      exclusive: kind === 'hold-point' || kind === 'lift' || kind === 'lower',
+      exclusive: stopsEverybody(operation),
       ...(load ? { load } : {}),
       notBefore: problem.notBefore?.get(id) ?? 0,
       stage: problem.stages?.get(id) ?? 0,
