@@ -56,7 +56,11 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     kind: 'plan-followed',
     half: 'out',
     order: ['open:upper-hose'],
-    crew: { ...crewOf(['Ines']), hands: [{ name: 'Ines', away: [{ fromMin: 30 }] }] },
+    crew: {
+      ...crewOf(['Ines']),
+      day: { begins: '07:00', ends: '15:30' },
+      hands: [{ name: 'Ines', away: [{ fromMin: 30 }] }],
+    },
     school: { order: 'by-system', fuel: 'last' },
     pins: [{ of: 'open:upper-hose', before: 'open:upper-hose', after: 'open:starter-cable' }],
     waits: [{ operation: 'open:upper-hose', min: 20, why: 'Hot' }],

@@ -15,6 +15,12 @@ const optionalId = () =>
     .max(80)
     .optional();
 
+/** A time of day such as 07:30. */
+const clock = () =>
+  string()
+    .matches(/^([01]\d|2[0-3]):[0-5]\d$/, { message: '${path} has to be a time of day such as 07:30.' })
+    .required();
+
 const minutesOff = () => amount(1_000_000);
 
 /** Who works, what they count against an order, and the school they follow. */
@@ -31,6 +37,10 @@ const planShape = {
     ).min(1),
     weights: record({ heightChangeMin: amount(600), stationMoveMin: amount(600), toolFetchMin: amount(600) }),
     moveMachineMin: amount(600),
+    day: record({ begins: clock(), ends: clock() })
+      .test('opens', 'The shop has to open before it closes.', (day) => !day || day.begins < day.ends)
+      .optional()
+      .default(undefined),
     cramped: list(oneOf(STATIONS), STATIONS.length),
   }),
   school: record({ order: oneOf(ORDER_SCHOOLS), fuel: oneOf(FUEL_SCHOOLS) }),

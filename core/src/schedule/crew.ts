@@ -22,12 +22,20 @@ export interface Weights {
   readonly toolFetchMin: number;
 }
 
+/** From when to when a shop works, as times of day such as "07:30". */
+export interface WorkingDay {
+  readonly begins: string;
+  readonly ends: string;
+}
+
 /** Who does the work, and how they like it. */
 export interface Crew {
   readonly hands: readonly Hand[];
   readonly weights: Weights;
   /** What it takes to raise the machine onto stands or to let it down, in minutes; everybody waits. */
   readonly moveMachineMin: number;
+  /** Absent: as most shops. The search knows minutes of work only; this says which times of day they are. */
+  readonly day?: WorkingDay;
   /** Stations with room for one job at a time. Elsewhere two people find room. */
   readonly cramped: readonly Station[];
 }

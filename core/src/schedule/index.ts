@@ -6,7 +6,16 @@
  */
 export { boundOf, type Bound } from './bound.js';
 export { ScheduleBuilder, type Costs, type Placed } from './builder.js';
-export { crewOf, ROOM, USUAL_WEIGHTS, type Absence, type Crew, type Hand, type Weights } from './crew.js';
+export {
+  crewOf,
+  ROOM,
+  USUAL_WEIGHTS,
+  type Absence,
+  type Crew,
+  type Hand,
+  type Weights,
+  type WorkingDay,
+} from './crew.js';
 export { chainOf, slackOf, type Link } from './explain.js';
 export { followedOrder } from './followed-order.js';
 export { groupedOrder } from './grouped-order.js';

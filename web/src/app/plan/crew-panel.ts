@@ -3,16 +3,15 @@ import { MatButton } from '@angular/material/button';
 import type { Station } from '@brisk/core/connection-map';
 import type { PlanSettings, Wait } from '@brisk/core/ledger';
 import { isLicensed } from '@brisk/core/planning';
-import { FUEL_SCHOOLS, ORDER_SCHOOLS, type Hand, type Weights } from '@brisk/core/schedule';
+import { FUEL_SCHOOLS, ORDER_SCHOOLS, type Hand, type Weights, type WorkingDay } from '@brisk/core/schedule';
 import { STATION_WORDS } from '@brisk/core/words';
-import { addMinutes, differenceInMinutes, format } from 'date-fns';
+import { format } from 'date-fns';
 import { Desk } from '../desk/desk';
 import { PlanDraft } from './plan-draft';
 import { FUEL_WORDS, ORDER_WORDS } from './school-words';
+import { clockAt, closesAfter, USUAL_DAY, workUntil } from './working-day';
 
 const MOST_HANDS = 8;
-/** Longest way off that somebody’s leaving is asked for. */
-const DAY_MIN = 24 * 60;
 
 /** Who works and until when, which school they follow, what they count against an order, and what has to wait. */
 @Component({
@@ -60,9 +59,11 @@ export class CrewPanel {
     });
   });
 
+  protected readonly day = computed(() => this.draft.settings()?.crew.day ?? USUAL_DAY);
+
   protected leaves({ away = [] }: Hand): string {
-    const gone = away.find(({ untilMin }) => untilMin === undefined);
-    return gone ? format(addMinutes(new Date(), gone.fromMin), 'HH:mm') : '';
+    const [gone] = away;
+    return gone ? format(clockAt(gone.fromMin, new Date(), this.day()), 'HH:mm') : '';
   }
 
   protected add(name: string): void {
@@ -87,16 +88,30 @@ export class CrewPanel {
     );
   }
 
-  /** Somebody leaves at a time of day, or stays where it is empty. */
+  /** Somebody leaves at a time of day and is back when the shop opens again, or stays where it is empty. */
   protected leave(name: string, clock: string): void {
     const hands = this.draft.settings()?.crew.hands ?? [];
-    const minutes = minutesUntil(clock);
+    const now = new Date();
+    const fromMin = workUntil(clock, now, this.day());
     this.hands(
-      hands.map((hand): Hand =>
-        hand.name !== name ? hand : minutes === undefined ? { name } : { name, away: [{ fromMin: minutes }] },
-      ),
-      minutes === undefined ? `${name} stays` : `${name} leaves at ${clock}`,
+      hands.map((hand): Hand => {
+        if (hand.name !== name) return hand;
+        return fromMin === undefined
+          ? { name }
+          : { name, away: [{ fromMin, untilMin: closesAfter(fromMin, now, this.day()) }] };
+      }),
+      fromMin === undefined ? `${name} stays` : `${name} leaves at ${clock}`,
     );
+  }
+
+  /** The shop opens or closes at another time. */
+  protected works(change: Partial<WorkingDay>): void {
+    const settings = this.draft.settings();
+    const day = { ...this.day(), ...change };
+    if (!settings) return;
+    if (!(day.begins < day.ends)) return this.wrong.set('The shop has to open before it closes.');
+    this.wrong.set('');
+    this.draft.settle({ ...settings, crew: { ...settings.crew, day } }, `Work from ${day.begins} to ${day.ends}`);
   }
 
   protected school(change: Partial<PlanSettings['school']>): void {
@@ -142,7 +157,7 @@ export class CrewPanel {
   protected waitUntil(operation: string, clock: string, why: string, known: 'unknown' | 'now'): void {
     const settings = this.draft.settings();
     if (!settings) return;
-    const minutes = minutesUntil(clock);
+    const minutes = workUntil(clock, new Date(), this.day());
     const others = settings.waits.filter((wait) => wait.operation !== operation);
     const wait: readonly Wait[] =
       minutes === undefined ? (known === 'now' ? [] : [{ operation, why }]) : [{ operation, min: minutes, why }];
@@ -157,21 +172,11 @@ export class CrewPanel {
   }
 
   private clock(wait: Wait | undefined): string {
-    return wait?.min === undefined ? '' : format(addMinutes(new Date(), wait.min), 'HH:mm');
+    return wait?.min === undefined ? '' : format(clockAt(wait.min, new Date(), this.day()), 'HH:mm');
   }
 
   private hands(hands: readonly Hand[], words: string): void {
     const settings = this.draft.settings();
     if (settings) this.draft.settle({ ...settings, crew: { ...settings.crew, hands } }, words);
   }
-}
-
-/** Minutes from now until a time of day, today or, where that is over, tomorrow; undefined for no time. */
-export function minutesUntil(clock: string, now = new Date()): number | undefined {
-  const [hours, minutes] = clock.split(':').map(Number);
-  if (hours === undefined || minutes === undefined || Number.isNaN(hours + minutes)) return undefined;
-  const then = new Date(now);
-  then.setHours(hours, minutes, 0, 0);
-  const away = differenceInMinutes(then, now);
-  return away >= 0 ? away : away + DAY_MIN;
 }

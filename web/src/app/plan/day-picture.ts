@@ -1,11 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import type { Schedule, ScheduledStep } from '@brisk/core/schedule';
+import type { Schedule, ScheduledStep, WorkingDay } from '@brisk/core/schedule';
 import { duration, HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
+import { format } from 'date-fns';
 import { several } from '../words/several';
+import { clockAt, closesAfter } from './working-day';
 
 /** Ticks under the picture are this far apart at least, as a share of its width. */
 const TICKS = [15, 30, 60, 120, 240, 480, 960];
-const MOST_TICKS = 10;
+const MOST_TICKS = 9;
 
 /** A stretch one person spends at one station. */
 interface Stay {
@@ -28,6 +30,7 @@ export class DayPicture {
   readonly schedule = input.required<Schedule>();
   readonly people = input.required<readonly string[]>();
   readonly startHeight = input.required<'ground' | 'raised'>();
+  readonly day = input.required<WorkingDay>();
   readonly picked = output<string>();
 
   private readonly total = computed(() => Math.max(1, this.schedule().costs.finishMin));
@@ -65,11 +68,23 @@ export class DayPicture {
 
   protected readonly ticks = computed(() => {
     const total = this.total();
+    const now = new Date();
     const every = TICKS.find((minutes) => total / minutes <= MOST_TICKS) ?? 1_440;
     return Array.from({ length: Math.floor(total / every) + 1 }, (_, index) => ({
       left: ((index * every) / total) * 100,
-      words: index === 0 ? 'now' : duration(index * every),
+      words: format(clockAt(index * every, now, this.day()), 'HH:mm'),
     }));
+  });
+
+  /** Where the shop closes over night. */
+  protected readonly nights = computed(() => {
+    const now = new Date();
+    const total = this.total();
+    const nights: { left: number; words: string }[] = [];
+    const day = this.day();
+    for (let minutes = closesAfter(0, now, day); minutes < total; minutes = closesAfter(minutes + 1, now, day))
+      nights.push({ left: (minutes / total) * 100, words: format(clockAt(minutes + 1, now, day), 'EEE') });
+    return nights;
   });
 
   /** The machine’s height as a path in a box of 100 by 20. */

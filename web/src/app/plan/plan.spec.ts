@@ -5,7 +5,7 @@ import { crewOf, NO_SCHOOL } from '@brisk/core/schedule';
 import { Observable, type Subscriber } from 'rxjs';
 import { theirEntry } from '../../testing/fake-server';
 import { openView, pressable, tick, workedUntil, type Opened } from '../../testing/open-job';
-import { CrewPanel, minutesUntil } from './crew-panel';
+import { CrewPanel } from './crew-panel';
 import { Plan } from './plan';
 import { PlanDraft } from './plan-draft';
 import { PlanSearch } from './plan-search';
@@ -13,6 +13,7 @@ import { Schools } from './schools';
 import { SearchRun, type Found } from './search-run';
 import { Tools } from './tools';
 import { WaysOut } from './ways-out';
+import { clockAt, closesAfter, workUntil } from './working-day';
 
 const draftOf = () => TestBed.inject(PlanDraft);
 const orderOf = () => (draftOf().now()?.schedule.steps ?? []).map(({ operation }) => operation.id);
@@ -285,16 +286,16 @@ describe('the crew panel', () => {
         .settings()
         ?.crew.hands.map((hand) => hand.name),
     ).toEqual(['Tobias', 'Ruth']);
-    const leaves = view.element.querySelector<HTMLInputElement>('input[type=time]');
+    const leaves = view.element.querySelector<HTMLInputElement>('.people input[type=time]');
     if (!leaves) throw new Error('There is a time to leave.');
-    const soon = new Date(Date.now() + 60 * 60_000);
-    leaves.value = `${String(soon.getHours()).padStart(2, '0')}:${String(soon.getMinutes()).padStart(2, '0')}`;
+    leaves.value = '12:00';
     leaves.dispatchEvent(new Event('change'));
     await view.settle();
-    const away = draftOf().settings()?.crew.hands[0]?.away?.[0];
-    expect(away?.fromMin).toBeGreaterThanOrEqual(58);
-    for (const { people, endMin } of draftOf().now()?.schedule.steps ?? [])
-      if (people.includes('Tobias')) expect(endMin).toBeLessThanOrEqual(61);
+    const [away] = draftOf().settings()?.crew.hands[0]?.away ?? [];
+    expect(away?.untilMin).toBeGreaterThan(away?.fromMin ?? Infinity);
+    for (const { people, startMin, endMin } of draftOf().now()?.schedule.steps ?? [])
+      if (people.includes('Tobias'))
+        expect(endMin <= (away?.fromMin ?? 0) + 1 || startMin >= (away?.untilMin ?? 0) - 1).toBe(true);
   });
 
   it('answers what makes no sense with words', async () => {
@@ -321,11 +322,20 @@ describe('the crew panel', () => {
     expect(orderOf().indexOf('open:oil-pressure')).toBeLessThan(orderOf().indexOf('open:prop-front'));
   });
 
-  it('reads times of day as minutes from now', () => {
-    const now = new Date(2026, 2, 2, 14, 0);
-    expect(minutesUntil('15:30', now)).toBe(90);
-    expect(minutesUntil('13:00', now)).toBe(23 * 60);
-    expect(minutesUntil('', now)).toBeUndefined();
+  it('works by another day, that opens before it closes', async () => {
+    const view = await panel();
+    const [, ends] = [...view.element.querySelectorAll<HTMLInputElement>('.day input')];
+    if (!ends) throw new Error('There is a time to close.');
+    for (const [value, words] of [
+      ['06:00', 'The shop has to open before it closes.'],
+      ['18:00', ''],
+    ]) {
+      ends.value = value ?? '';
+      ends.dispatchEvent(new Event('change'));
+      await view.settle();
+      expect(view.element.querySelector('[role=alert]')?.textContent ?? '').toBe(words);
+    }
+    expect(draftOf().settings()?.crew.day).toEqual({ begins: '07:30', ends: '18:00' });
   });
 });
 
@@ -429,6 +439,28 @@ describe('tools', () => {
     await view.press('We do not');
     await view.settle();
     expect(view.text()).toContain('Nothing was written.');
+  });
+});
+
+describe('a working day', () => {
+  const day = { begins: '07:30', ends: '16:00' };
+  const on = (hours: number, minutes = 0, date = 2) => new Date(2026, 2, date, hours, minutes);
+
+  it('leaves the nights out', () => {
+    expect(clockAt(60, on(14), day)).toEqual(on(15));
+    expect(clockAt(180, on(14), day)).toEqual(on(8, 30, 3));
+    expect(clockAt(180 + 510, on(14), day)).toEqual(on(8, 30, 4));
+    expect(clockAt(30, on(5), day)).toEqual(on(8));
+    expect(clockAt(30, on(20), day)).toEqual(on(8, 0, 3));
+  });
+
+  it('knows the minutes of work until a time of day, and until it closes', () => {
+    expect(workUntil('15:00', on(14), day)).toBe(60);
+    expect(workUntil('18:00', on(14), day)).toBe(120);
+    expect(workUntil('09:30', on(14), day)).toBe(240);
+    expect(workUntil('', on(14), day)).toBeUndefined();
+    expect(closesAfter(60, on(14), day)).toBe(120);
+    expect(closesAfter(0, on(14), day)).toBe(120);
   });
 });
 

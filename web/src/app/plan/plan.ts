@@ -4,7 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { powerpackOf, routeOf } from '@brisk/core/connection-map';
 import { overtakenBy, toolsNeeded } from '@brisk/core/planning';
 import { duration } from '@brisk/core/words';
-import { format } from 'date-fns';
+import { format, isSameDay } from 'date-fns';
 import { Desk } from '../desk/desk';
 import { Selection } from '../job/selection';
 import { Keys } from '../keys/keys';
@@ -16,6 +16,7 @@ import { PlanDraft } from './plan-draft';
 import { PlanTabs } from './plan-tabs';
 import { SetupList } from './setup-list';
 import { ToolShed } from './tool-shed';
+import { clockAt, USUAL_DAY } from './working-day';
 
 /** How long a search goes on when somebody asks for one, and when they ask for more. */
 const LOOK_MS = 4_000;
@@ -51,6 +52,14 @@ export class Plan {
     () => `/api/jobs/${encodeURIComponent(this.desk.job()?.id ?? '')}/run-sheet.pdf?half=${this.half()}`,
   );
 
+  protected readonly day = computed(() => this.draft.settings()?.crew.day ?? USUAL_DAY);
+  /** When the crew would be done, by the clock on the wall. */
+  protected readonly doneAt = computed(() => {
+    const finish = this.draft.now()?.schedule.costs.finishMin ?? 0;
+    const now = new Date();
+    const done = clockAt(finish, now, this.day());
+    return `done ${format(done, isSameDay(done, now) ? 'HH:mm' : 'EEE HH:mm')}`;
+  });
   protected readonly names = computed(() => this.draft.now()?.problem.crew.hands.map(({ name }) => name) ?? []);
   protected readonly minutes = computed(() => {
     const steps = this.draft.now()?.schedule.steps ?? [];
