@@ -129,6 +129,21 @@ export async function benchBrowser(address, tell) {
         connections: map.connections.length,
         ...turned,
       });
+      await page.goto(`${address}/jobs/${id}/plan`, { waitUntil: 'networkidle' });
+      const look = await page.getByRole('button', { name: 'Find a better order' }).boundingBox();
+      await page.mouse.move(look.x + 10, look.y + 10);
+      const searching = await framesWhile(page, async () => {
+        await page.mouse.click(look.x + 10, look.y + 10);
+        await page.waitForTimeout(3_000);
+      });
+      const stop = await page.getByRole('button', { name: 'Stop, take the best' }).boundingBox();
+      const taken = await framesWhile(page, async () => {
+        await page.mouse.click(stop.x + 10, stop.y + 10);
+        await page.waitForTimeout(700);
+      });
+      const steps = await page.locator('bl-setup-list .row').count();
+      tell('search for a plan: frames over 50 ms on the page', searching.over50ms, 'frames', { steps, ...searching });
+      tell('take a plan on: longest frame', taken.longestMs, 'ms', { steps, ...taken });
     }
 
     await page.goto(`${address}/survey`, { waitUntil: 'networkidle' });

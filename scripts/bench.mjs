@@ -12,6 +12,7 @@ await ensureBuilt();
 const { completed, compose, lintMap, OPTION_IDS, TEMPLATES, templateOf, usualMap } =
   await import('@brisk/core/layouts');
 const { benchBrowser, LARGEST_CHOICES } = await import('./bench-browser.mjs');
+const { benchPlan } = await import('./bench-plan.mjs');
 const { workOf } = await import('@brisk/core/work');
 const { groupedOrder } = await import('@brisk/core/schedule');
 const { foldLedger, runSheet, startOf } = await import('@brisk/core/ledger');
@@ -200,3 +201,5 @@ try {
   agent.destroy();
   rmSync(folder, { recursive: true, force: true });
 }
+
+await benchPlan(tell);

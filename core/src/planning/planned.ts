@@ -14,12 +14,16 @@ import {
 import { precedenceGraph, type OperationId } from '../teardown/index.js';
 import { problemFor, type PlanningProblem } from './problem-for.js';
 
-/** The rest of one half of a job, with times and people, by one order. */
-export interface Planned {
+/** The rest of one half of a job, ready to be ordered, and what no order can be better than. */
+export interface Prepared {
   readonly problem: PlanningProblem;
   readonly net: TaskNet;
-  readonly schedule: Schedule;
   readonly bound: Bound;
+}
+
+/** The rest of one half of a job, with times and people, by one order. */
+export interface Planned extends Prepared {
+  readonly schedule: Schedule;
 }
 
 /** The ids of the steps of `schedule`, in the order they begin: what a plan keeps of it. */
@@ -29,11 +33,25 @@ export function orderOf({ steps }: Schedule): readonly OperationId[] {
 
 /** `order` as tasks of `net`: steps it does not know are put in, steps that are done fall out, edges stand above it. */
 export function tasksIn(net: TaskNet, order: readonly OperationId[] | undefined): readonly Task[] {
-  const { operations, precedence, height } = net.problem;
-  const orderer = order ? followedOrder(order) : groupedOrder;
-  return orderer({ operations, graph: precedenceGraph(precedence), height }).flatMap(
-    ({ id }) => net.byId.get(id) ?? [],
-  );
+  const { operations, precedence, height, notBefore } = net.problem;
+  // An order somebody made knows what has to wait; the grouped one puts it off, so that other work goes on meanwhile.
+  const later = new Set([...(notBefore ?? [])].flatMap(([id, min]) => (min > 0 ? [id] : [])));
+  const problem = { operations, graph: precedenceGraph(precedence), height };
+  const ordered = order ? followedOrder(order)(problem) : groupedOrder({ ...problem, later });
+  return ordered.flatMap(({ id }) => net.byId.get(id) ?? []);
+}
+
+/** Makes the rest of `half` ready to be ordered. Throws a RangeError for a crew of nobody. */
+export function prepared(state: JobState, half: Half, settings: PlanSettings): Prepared {
+  const problem = problemFor(state, half, settings);
+  const net = taskNet(problem);
+  return { problem, net, bound: boundOf(net) };
+}
+
+/** What is ready, by `order`, or grouped by place where there is none. */
+export function arranged(ready: Prepared, order: readonly OperationId[] | undefined): Planned {
+  const { net } = ready;
+  return { ...ready, schedule: scheduleOf(net, new ScheduleBuilder(net).build(tasksIn(net, order))) };
 }
 
 /** The rest of `half` by `order`, or grouped by place where there is none. Throws a RangeError for a crew of nobody. */
@@ -43,10 +61,7 @@ export function planned(
   settings: PlanSettings,
   order: readonly OperationId[] | undefined,
 ): Planned {
-  const problem = problemFor(state, half, settings);
-  const net = taskNet(problem);
-  const schedule = scheduleOf(net, new ScheduleBuilder(net).build(tasksIn(net, order)));
-  return { problem, net, schedule, bound: boundOf(net) };
+  return arranged(prepared(state, half, settings), order);
 }
 
 /** Who does each of the steps that can begin now, by the plan: names by operation. */

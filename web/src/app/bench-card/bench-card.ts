@@ -98,7 +98,7 @@ function causeWords({ step, words }: Link, titled: (id: string) => string): stri
     case 'everybody':
       return `Everybody stops: ${other}`;
     case 'arranged':
-      return 'It cannot begin before, as it was arranged.';
+      return 'It has to wait until then: it is arranged so, or stuck and given time.';
     case 'away':
       return 'Whoever does it is away before.';
     case 'nothing':

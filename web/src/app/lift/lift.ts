@@ -10,6 +10,7 @@ import { Selection } from '../job/selection';
 import { Keys } from '../keys/keys';
 import { BayPicture } from '../picture/bay-picture';
 import { HoldPoint } from '../step/hold-point';
+import { PlanDraft } from '../plan/plan-draft';
 import { StepActions } from '../step/step-actions';
 import { StepInHand } from '../step/step-in-hand';
 import { sentence } from '../words/several';
@@ -60,6 +61,7 @@ export class Lift {
   });
 
   constructor() {
+    inject(PlanDraft).half.set('out');
     inject(Keys).use({ key: 'f', words: 'Found one more', act: () => void this.actions.found(false) });
   }
 }

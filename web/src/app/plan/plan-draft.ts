@@ -3,17 +3,19 @@ import { planSettingsSchema } from '@brisk/contracts/entry';
 import type { Half, PlanSettings } from '@brisk/core/ledger';
 import {
   agedBy,
+  arranged,
   brokenBy,
   differencesOf,
   movedAlong,
   movedTo,
   orderOf,
   pinnedTo,
-  planned,
+  prepared,
   settingsNow,
   unpinned,
   type Breach,
   type Planned,
+  type Prepared,
 } from '@brisk/core/planning';
 import type { Operation, OperationId } from '@brisk/core/teardown';
 import { finalize, type Subscription } from 'rxjs';
@@ -69,31 +71,40 @@ export class PlanDraft {
   readonly followed = computed(() => this.desk.state()?.plans.get(this.half()));
 
   /** What the plan that is followed, or a first one, is made with as things stand. */
-  private readonly baseSettings = computed(() => {
-    const state = this.desk.state();
-    const job = this.desk.job();
-    return state && job && settingsNow(state, this.half(), job.crew, Date.now());
-  });
-  readonly settings = computed(() => {
-    const version = this.version();
-    return version
-      ? agedBy(version.settings, Math.max(0, (Date.now() - version.madeAt) / 60_000))
-      : this.baseSettings();
-  });
+  private readonly baseSettings = computed(
+    () => {
+      const state = this.desk.state();
+      const job = this.desk.job();
+      return state && job && settingsNow(state, this.half(), job.crew, Date.now());
+    },
+    { equal: isEqual },
+  );
+  readonly settings = computed(
+    () => {
+      const version = this.version();
+      return version
+        ? agedBy(version.settings, Math.max(0, (Date.now() - version.madeAt) / 60_000))
+        : this.baseSettings();
+    },
+    { equal: isEqual },
+  );
+
+  private readonly baseReady = computed(() => this.ready(this.baseSettings()));
+  /** What is made ready does not change with the order, and is the same for both plans as long as their settings are. */
+  private readonly nowReady = computed(() =>
+    isEqual(this.settings(), this.baseSettings()) ? this.baseReady() : this.ready(this.settings()),
+  );
 
   /** The plan that is followed as it stands now, or the grouped order where none is. */
   readonly base = computed<Planned | undefined>(() => {
-    const state = this.desk.state();
-    const settings = this.baseSettings();
-    return state && settings && planned(state, this.half(), settings, this.followed()?.order);
+    const ready = this.baseReady();
+    return ready && arranged(ready, this.followed()?.order);
   });
   /** The plan that is being made. */
   readonly now = computed<Planned | undefined>(() => {
-    const state = this.desk.state();
-    const settings = this.settings();
     const version = this.version();
-    if (!version || !state || !settings) return this.base();
-    return planned(state, this.half(), settings, version.order);
+    const ready = this.nowReady();
+    return version && ready ? arranged(ready, version.order) : this.base();
   });
   /** What following it would change. */
   readonly differences = computed(() => {
@@ -234,6 +245,11 @@ export class PlanDraft {
     return undefined;
   }
 
+  private ready(settings: PlanSettings | undefined): Prepared | undefined {
+    const state = this.desk.state();
+    return state && settings && prepared(state, this.half(), settings);
+  }
+
   private push(version: Omit<Version, 'madeAt'>): void {
     const kept = this.versions().slice(Math.max(0, this.at() - MOST_VERSIONS), this.at());
     this.versions.set([...kept, { ...version, madeAt: Date.now() }]);
@@ -244,6 +260,11 @@ export class PlanDraft {
     this.versions.set(version ? [version] : []);
     this.at.set(version ? 1 : 0);
   }
+}
+
+/** Whether two settings say the same; they are small, and made in one way. */
+function isEqual(one: PlanSettings | undefined, other: PlanSettings | undefined): boolean {
+  return JSON.stringify(one) === JSON.stringify(other);
 }
 
 function keep(key: string, version: Version | undefined): void {

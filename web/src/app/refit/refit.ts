@@ -6,6 +6,7 @@ import type { WorkPhase } from '@brisk/core/teardown';
 import { STATION_WORDS } from '@brisk/core/words';
 import { Desk } from '../desk/desk';
 import { Keys } from '../keys/keys';
+import { PlanDraft } from '../plan/plan-draft';
 import { StepActions } from '../step/step-actions';
 import { StepInHand } from '../step/step-in-hand';
 import { sentence } from '../words/several';
@@ -37,6 +38,7 @@ export class Refit {
   });
 
   constructor() {
+    inject(PlanDraft).half.set('back');
     inject(Keys).use({ key: 'f', words: 'Found one more', act: () => void this.actions.found(true) });
   }
 }

@@ -5,6 +5,7 @@ import { unsettled } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { Desk } from '../desk/desk';
 import { Keys } from '../keys/keys';
+import { PlanDraft } from '../plan/plan-draft';
 import { StepActions } from '../step/step-actions';
 import { StepInHand } from '../step/step-in-hand';
 
@@ -25,6 +26,7 @@ export class Strip {
   });
 
   constructor() {
+    inject(PlanDraft).half.set('out');
     inject(Keys).use({ key: 'f', words: 'Found one more', act: () => void this.actions.found(false) });
   }
 }
