@@ -18,7 +18,10 @@ export interface Bound {
  * least number of moves comes from the chains. Every station not yet stood at costs a walk, every tool a fetch.
  */
 export function boundOf(net: TaskNet): Bound {
-  const { problem, tasks } = net;
+  const { problem } = net;
+  // Where somebody goes away, work for two may be left to one.
+  const short = problem.crew.hands.some(({ away = [] }) => away.length > 0);
+  const tasks = short ? net.tasks.map((task) => ({ ...task, hands: Math.min(task.hands, 1) })) : net.tasks;
   const { weights, moveMachineMin, hands } = problem.crew;
   const stands = standsOf(net);
   const heightChanges = fewestHeightChanges(net, stands);
@@ -41,7 +44,7 @@ export function boundOf(net: TaskNet): Bound {
   const stationMoves = hands.length === 1 ? walksAlone(net, stretches) : fewestWalks(net, stretches);
   const latest = Math.max(0, ...tasks.map((task) => task.notBefore + task.minutes));
   const finishMin = Math.max(working + heightChanges * moveMachineMin, latest);
-  const toolFetches = net.toolCount;
+  const toolFetches = new Set(tasks.flatMap((task) => (task.hands > 0 ? task.tools : []))).size;
   return {
     finishMin,
     heightChanges,
@@ -66,16 +69,10 @@ function standsOf({ problem, tasks }: TaskNet): ReadonlyMap<Task, Stands> {
   const before = (task: Task) =>
     !carrying && takers.every((taker) => precedes(task, taker) || (task === taker && takers.length === 1));
   const after = (task: Task) =>
-    enders.some((ender) => precedes(ender, task)) &&
+    (givers.length > 0 || enders.some((ender) => precedes(ender, task))) &&
     givers.every((giver) => precedes(giver, task)) &&
     takers.every((taker) => precedes(taker, task));
-  const laterAfter = (task: Task) =>
-    givers.length > 0 &&
-    givers.every((giver) => precedes(giver, task)) &&
-    takers.every((taker) => precedes(taker, task));
-  return new Map(
-    tasks.map((task) => [task, before(task) || after(task) || laterAfter(task) ? task.operation.height : 'either']),
-  );
+  return new Map(tasks.map((task) => [task, before(task) || after(task) ? task.operation.height : 'either']));
 }
 
 /** How often the machine has to be moved at least: the longest chain of tasks that want it up and down in turns. */
