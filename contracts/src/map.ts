@@ -65,6 +65,15 @@ const torque = record({
   .optional()
   .default(undefined);
 
+/** One kind of fastener of a joint. */
+export const fastenerSet = record({
+  count: count(1_000, 1),
+  what: name(),
+  note: optionalText(),
+  singleUse: boolean().optional(),
+  washers: list(name(), 10).optional().default(undefined),
+});
+
 const connection = record({
   id: id(),
   name: name(),
@@ -77,10 +86,7 @@ const connection = record({
   tools: tools(),
   minutes: minutes(),
   cautions: cautions(),
-  fasteners: list(
-    record({ count: count(1_000, 1), what: name(), note: optionalText(), singleUse: boolean().optional() }),
-    40,
-  ),
+  fasteners: list(fastenerSet, 40),
   needs: list(id(), 40),
   access: access(),
   circuit: string().max(80).optional(),
@@ -180,4 +186,5 @@ export const jobPlanSchema = record({
     .optional()
     .default(undefined),
   leftOff: list(id()).optional().default(undefined),
+  rules: number().integer().min(1).max(1_000).optional(),
 }) as unknown as Schema<JobPlan>;

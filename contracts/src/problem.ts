@@ -13,6 +13,7 @@ export const PROBLEMS = [
   'exists',
   'not-allowed',
   'unavailable',
+  'no-room',
   'internal',
 ] as const;
 export type ProblemKind = (typeof PROBLEMS)[number];

@@ -88,6 +88,8 @@ export interface FastenerSet {
   readonly what: string;
   readonly note?: string;
   readonly singleUse?: boolean;
+  /** Washers and sleeves, in the order they come off the head. */
+  readonly washers?: readonly string[];
 }
 
 /** What must have happened before a step can be reached, and why, in the crew's words. */
@@ -282,4 +284,6 @@ export interface JobPlan {
   readonly adaptations?: readonly Adaptation[];
   /** Connections that are opened and not closed again, because what goes in does not have them. */
   readonly leftOff?: readonly ConnectionId[];
+  /** The edition of the rules the job is held to; absent: the first. */
+  readonly rules?: number;
 }

@@ -4,6 +4,7 @@ import { operationId, type Operation } from '../teardown/index.js';
 import { SHOP_WRENCHES } from '../torque/index.js';
 import { workOf } from '../work/index.js';
 import type { EntryBody, LedgerEntry } from './entry.js';
+import { groundsOf, heldTo, setCountOf, setsOf, unevenWords } from './counting.js';
 import { extend, put, startOf, thaw } from './fold.js';
 import { asFound } from './found.js';
 import { gateOf } from './gates.js';
@@ -13,7 +14,8 @@ import type { JobState } from './state.js';
 
 /** Why an entry may not be written now, in words for the person who tried. `because` names the kind of reason. */
 export interface Refusal {
-  readonly because: 'unknown' | 'order' | 'height' | 'holding' | 'gate' | 'torque' | 'twice' | 'sense' | 'closed';
+  readonly because:
+    'unknown' | 'order' | 'height' | 'holding' | 'gate' | 'torque' | 'count' | 'twice' | 'sense' | 'closed';
   readonly words: string;
 }
 
@@ -28,6 +30,10 @@ const NOTHING: readonly Refusal[] = [];
 export function canApply(state: JobState, entry: LedgerEntry): readonly Refusal[] {
   if (state.handedOver && entry.kind !== 'corrected' && entry.kind !== 'noted')
     return refuse('closed', 'This job is handed over. Take the handover back first if work goes on.');
+  if (entry.kind === 'work-paused' && state.paused.has(entry.by))
+    return refuse('twice', `${entry.by} is on a break already.`);
+  if (entry.kind === 'work-resumed' && !state.paused.has(entry.by))
+    return refuse('twice', `${entry.by} is at work already.`);
   return check(state, entry);
 }
 
@@ -55,6 +61,41 @@ function check(state: JobState, entry: EntryBody): readonly Refusal[] {
       if (entry.direction === 'in' && !state.bags.get(entry.connection)?.out)
         return refuse('sense', 'Nothing was counted out here, so nothing can be counted in against it.');
       return bagTaken(state, entry.connection, entry.bag);
+    case 'keeping-chosen':
+    case 'work-paused':
+    case 'work-resumed':
+      return NOTHING;
+    case 'set-described':
+      return work.connections.has(entry.connection) ? NOTHING : unknown('connection', entry.connection);
+    case 'count-accepted':
+      return mayAcceptCount(state, entry.connection);
+    case 'fasteners-judged': {
+      if (!work.connections.has(entry.connection)) return unknown('connection', entry.connection);
+      const set = setsOf(state, entry.connection)[entry.set];
+      if (!set) return unknown('kind of fastener', String(entry.set));
+      return entry.count > set.count
+        ? refuse('sense', `There are only ${set.count} × ${set.what} here, not ${entry.count}.`)
+        : NOTHING;
+    }
+    case 'pattern-drawn':
+      if (!work.connections.has(entry.connection)) return unknown('connection', entry.connection);
+      return entry.pattern.holes.some(({ set }) => setsOf(state, entry.connection)[set] === undefined)
+        ? refuse('sense', 'A hole of the card asks for a fastener this joint does not have.')
+        : NOTHING;
+    case 'bolt-found':
+      return state.loose.has(entry.bolt) ? refuse('twice', 'This one is written down already.') : NOTHING;
+    case 'bolt-homed':
+    case 'bolt-set-aside':
+      return mayFindItsPlace(state, entry);
+    case 'ground-checked': {
+      const ground = groundsOf(state).find(({ connection }) => connection.id === entry.connection);
+      if (!ground) return refuse('sense', 'That is no ground that was opened on this job.');
+      return ground.closed ? NOTHING : refuse('order', `Bolt ${ground.connection.name} on again first.`);
+    }
+    case 'photo-taken':
+      return mayBePinned(state, entry.pinnedTo);
+    case 'photo-marked':
+      return state.photos.has(entry.photo) ? NOTHING : unknown('photo', entry.photo);
     case 'tagged': {
       if (!work.connections.has(entry.connection)) return unknown('connection', entry.connection);
       const other = [...state.tags].find(([connection, tag]) => tag === entry.tag && connection !== entry.connection);
@@ -75,7 +116,7 @@ function check(state: JobState, entry: EntryBody): readonly Refusal[] {
       if (!SHOP_WRENCHES.some(({ id }) => id === entry.wrench)) return unknown('wrench', entry.wrench);
       if (!isDone(state, operationId.close(entry.connection)))
         return refuse('order', `Close ${connection.name} before its final torque.`);
-      return NOTHING;
+      return countedHome(state, entry.connection);
     }
     case 'torque-accepted': {
       const last = state.torques.get(entry.connection)?.at(-1);
@@ -99,6 +140,8 @@ function check(state: JobState, entry: EntryBody): readonly Refusal[] {
         ? NOTHING
         : unknown('step', entry.operation);
     case 'part-needed':
+      if (entry.operation !== undefined && !work.operations.has(entry.operation))
+        return unknown('step', entry.operation);
       return state.needs.has(entry.need) ? refuse('twice', `“${entry.name}” is on the list already.`) : NOTHING;
     case 'part-arrived': {
       const part = state.needs.get(entry.need);
@@ -253,6 +296,47 @@ function bagTaken(state: JobState, connection: ConnectionId, bag: number | undef
   return other
     ? refuse('twice', `Bag ${bag} holds the fasteners of ${state.work.connections.get(other[0])?.name ?? other[0]}.`)
     : NOTHING;
+}
+
+/** From the second edition of the rules on, a set that does not come out even is not torqued. */
+function countedHome(state: JobState, connection: ConnectionId): readonly Refusal[] {
+  const uneven = heldTo(state, 2) ? unevenWords(setCountOf(state, connection)) : undefined;
+  return uneven === undefined ? NOTHING : refuse('count', uneven);
+}
+
+function mayAcceptCount(state: JobState, id: ConnectionId): readonly Refusal[] {
+  const connection = state.work.connections.get(id);
+  if (!connection) return unknown('connection', id);
+  const count = setCountOf(state, id);
+  if (count?.accepted) return refuse('twice', 'That is accepted already.');
+  if (count?.in === undefined) return refuse('sense', 'Nothing was counted in here yet.');
+  return unevenWords(count) === undefined
+    ? refuse('sense', 'The set comes out even; there is nothing to accept.')
+    : NOTHING;
+}
+
+function mayFindItsPlace(
+  state: JobState,
+  entry: Extract<EntryBody, { kind: 'bolt-homed' | 'bolt-set-aside' }>,
+): readonly Refusal[] {
+  const bolt = state.loose.get(entry.bolt);
+  if (!bolt) return unknown('loose fastener', entry.bolt);
+  if (bolt.home) {
+    const name = state.work.connections.get(bolt.home.connection)?.name ?? bolt.home.connection;
+    return refuse('twice', `That one has its home at ${name} already.`);
+  }
+  if (bolt.aside) return refuse('twice', `That one is set aside already: ${bolt.aside.reason}`);
+  if (entry.kind === 'bolt-set-aside') return NOTHING;
+  if (!state.work.connections.has(entry.connection)) return unknown('connection', entry.connection);
+  return setsOf(state, entry.connection)[entry.set] ? NOTHING : unknown('kind of fastener', String(entry.set));
+}
+
+function mayBePinned(
+  { work }: JobState,
+  { operation, connection }: Extract<EntryBody, { kind: 'photo-taken' }>['pinnedTo'],
+): readonly Refusal[] {
+  if (operation !== undefined && !work.operations.has(operation)) return unknown('step', operation);
+  return connection === undefined || work.connections.has(connection) ? NOTHING : unknown('connection', connection);
 }
 
 function mayBeFound(

@@ -2,13 +2,16 @@ import type {
   CircuitId,
   ConnectionId,
   ConnectionKind,
+  FastenerSet,
   HoldPointId,
   MachineHeight,
   PartId,
   Station,
   StepHeight,
 } from '../connection-map/index.js';
+import type { BoltPattern, MeasuredBolt } from '../fasteners/index.js';
 import type { IssueSort, StartResult } from '../first-start/index.js';
+import type { PhotoMark, PinnedTo } from '../photos/index.js';
 import type { Crew, School } from '../schedule/index.js';
 import type { OperationId } from '../teardown/index.js';
 import type { TorqueReadingAsRead } from '../units/index.js';
@@ -25,6 +28,27 @@ export const TROUBLES = [
   'other',
 ] as const;
 export type Trouble = (typeof TROUBLES)[number];
+
+/** What is done against a fastener that fights back, mildest first. */
+export const MEANS = ['penetrant', 'heat', 'leverage', 'extractor', 'cut', 'other'] as const;
+export type Means = (typeof MEANS)[number];
+
+/** Where fasteners are kept while they are out. */
+export const KEEPINGS = ['bag', 'hole', 'row', 'card'] as const;
+export type Keeping = (typeof KEEPINGS)[number];
+
+/** What a fastener is like when it is looked at. `wrong`: of a kind that does not belong there; `lost`: not there any more. */
+export const CONDITIONS_OF_FASTENER = [
+  'good',
+  'stretched',
+  'galled',
+  'corroded',
+  'rounded',
+  'broken',
+  'wrong',
+  'lost',
+] as const;
+export type FastenerCondition = (typeof CONDITIONS_OF_FASTENER)[number];
 
 /** How a step is passed over: put off, or found not to be on this machine. */
 export const SKIP_MODES = ['later', 'not-here'] as const;
@@ -56,6 +80,9 @@ export interface OperationStuck {
   readonly trouble: Trouble;
   readonly tried: string;
   readonly minutesLost: number;
+  readonly means?: readonly Means[];
+  /** How long it is left to soak before it is tried again; other work goes on. */
+  readonly soakMin?: number;
 }
 export interface HeightSet {
   readonly kind: 'height-set';
@@ -67,7 +94,91 @@ export interface FastenersCounted {
   readonly direction: 'out' | 'in';
   readonly count: number;
   readonly bag?: number;
+  /** Where they are kept; absent in older ledgers: in the bag if there is one, else in their holes. */
+  readonly kept?: Keeping;
   readonly note?: string;
+}
+/** From now on this job’s fasteners are kept so, unless somebody says otherwise at a step. */
+export interface KeepingChosen {
+  readonly kind: 'keeping-chosen';
+  readonly keeping: Keeping;
+}
+/** What really holds a joint, in place of what the map says. */
+export interface SetDescribed {
+  readonly kind: 'set-described';
+  readonly connection: ConnectionId;
+  readonly sets: readonly FastenerSet[];
+}
+/** The set does not come out even and stays so, for a reason. */
+export interface CountAccepted {
+  readonly kind: 'count-accepted';
+  readonly connection: ConnectionId;
+  readonly reason: string;
+}
+/** `count` of one kind of fastener of a joint are in this condition; with what they are replaced, as far as anybody knows. */
+export interface FastenersJudged {
+  readonly kind: 'fasteners-judged';
+  readonly connection: ConnectionId;
+  /** Index among the sets of the joint. */
+  readonly set: number;
+  readonly count: number;
+  readonly condition: FastenerCondition;
+  readonly replacedBy?: string;
+}
+/** Where the holes of a joint are. */
+export interface PatternDrawn {
+  readonly kind: 'pattern-drawn';
+  readonly connection: ConnectionId;
+  readonly pattern: BoltPattern;
+}
+/** A fastener nobody knows the home of. */
+export interface BoltFound {
+  readonly kind: 'bolt-found';
+  readonly bolt: string;
+  readonly measured: MeasuredBolt;
+  readonly where?: string;
+}
+/** A loose fastener goes home. */
+export interface BoltHomed {
+  readonly kind: 'bolt-homed';
+  readonly bolt: string;
+  readonly connection: ConnectionId;
+  readonly set: number;
+}
+/** A loose fastener belongs to none of the homes of this job. */
+export interface BoltSetAside {
+  readonly kind: 'bolt-set-aside';
+  readonly bolt: string;
+  readonly reason: string;
+}
+/** A ground was looked at before the first start. */
+export interface GroundChecked {
+  readonly kind: 'ground-checked';
+  readonly connection: ConnectionId;
+  readonly good: boolean;
+  readonly note?: string;
+}
+/** A picture, named by the hash of its contents, and what it shows. */
+export interface PhotoTaken {
+  readonly kind: 'photo-taken';
+  readonly photo: string;
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly pinnedTo: PinnedTo;
+  readonly words?: string;
+}
+/** What is drawn on a picture from now on; the picture itself stays as it is. */
+export interface PhotoMarked {
+  readonly kind: 'photo-marked';
+  readonly photo: string;
+  readonly marks: readonly PhotoMark[];
+}
+/** Whoever writes it stops working for a while. */
+export interface WorkPaused {
+  readonly kind: 'work-paused';
+}
+export interface WorkResumed {
+  readonly kind: 'work-resumed';
 }
 /** The same number on both halves of a plug or both ends of a hose. */
 export interface Tagged {
@@ -113,6 +224,8 @@ export interface Noted {
   readonly kind: 'noted';
   readonly text: string;
   readonly operation?: OperationId;
+  /** The shop keeps it for the next machine of this kind. */
+  readonly house?: boolean;
 }
 export interface PartNeeded {
   readonly kind: 'part-needed';
@@ -120,6 +233,8 @@ export interface PartNeeded {
   readonly name: string;
   readonly quantity: number;
   readonly reason: string;
+  /** The step that asks for it. */
+  readonly operation?: OperationId;
 }
 export interface PartArrived {
   readonly kind: 'part-arrived';
@@ -204,6 +319,19 @@ export type EntryBody =
   | OperationStuck
   | HeightSet
   | FastenersCounted
+  | KeepingChosen
+  | SetDescribed
+  | CountAccepted
+  | FastenersJudged
+  | PatternDrawn
+  | BoltFound
+  | BoltHomed
+  | BoltSetAside
+  | GroundChecked
+  | PhotoTaken
+  | PhotoMarked
+  | WorkPaused
+  | WorkResumed
   | Tagged
   | ConnectionFound
   | LeftOnPurpose

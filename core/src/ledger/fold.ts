@@ -4,7 +4,7 @@ import { judgeTorque, SHOP_WRENCHES } from '../torque/index.js';
 import { workOf } from '../work/index.js';
 import type { FoundConnection, LedgerEntry } from './entry.js';
 import { asFound } from './found.js';
-import type { JobState, Mark } from './state.js';
+import type { JobState, Judgement, Mark, Struggle } from './state.js';
 
 /** A state that fold and replay, and nobody else, may write to while it is being built. */
 export type Draft = {
@@ -30,6 +30,16 @@ export function startOf(plan: JobPlan): JobState {
     found: [],
     leftAsItIs: new Map(),
     bags: new Map(),
+    keeping: 'bag',
+    sets: new Map(),
+    countsAccepted: new Map(),
+    judged: new Map(),
+    patterns: new Map(),
+    loose: new Map(),
+    grounds: new Map(),
+    struggles: new Map(),
+    photos: new Map(),
+    paused: new Map(),
     tags: new Map(),
     torques: new Map(),
     litres: new Map(),
@@ -78,6 +88,15 @@ export function thaw(state: JobState): Draft {
     found: [...state.found],
     leftAsItIs: new Map(state.leftAsItIs),
     bags: new Map(state.bags),
+    sets: new Map(state.sets),
+    countsAccepted: new Map(state.countsAccepted),
+    judged: new Map(state.judged),
+    patterns: new Map(state.patterns),
+    loose: new Map(state.loose),
+    grounds: new Map(state.grounds),
+    struggles: new Map(state.struggles),
+    photos: new Map(state.photos),
+    paused: new Map(state.paused),
     tags: new Map(state.tags),
     torques: new Map(state.torques),
     litres: new Map(state.litres),
@@ -99,21 +118,97 @@ function write(draft: Draft, entry: LedgerEntry): void {
       draft.progress.set(entry.operation, { is: 'skipped', mode: entry.mode, reason: entry.reason, ...mark });
       return;
     case 'operation-stuck': {
-      const { trouble, tried, minutesLost } = entry;
-      draft.progress.set(entry.operation, { is: 'stuck', trouble, tried, minutesLost, ...mark });
+      const { trouble, tried, minutesLost, means, soakMin } = entry;
+      const struggle: Struggle = {
+        trouble,
+        tried,
+        minutesLost,
+        ...(means ? { means } : {}),
+        ...(soakMin === undefined ? {} : { soakMin }),
+        ...mark,
+      };
+      draft.progress.set(entry.operation, { is: 'stuck', ...struggle });
+      draft.struggles.set(entry.operation, [...(draft.struggles.get(entry.operation) ?? []), struggle]);
       return;
     }
     case 'height-set':
       draft.height = entry.height;
       return;
     case 'fasteners-counted': {
-      const { count, bag, note } = entry;
+      const { count, bag, kept, note } = entry;
       draft.bags.set(entry.connection, {
         ...draft.bags.get(entry.connection),
-        [entry.direction]: { count, ...(bag === undefined ? {} : { bag }), ...(note ? { note } : {}), ...mark },
+        [entry.direction]: {
+          count,
+          ...(bag === undefined ? {} : { bag }),
+          ...(kept ? { kept } : {}),
+          ...(note ? { note } : {}),
+          ...mark,
+        },
       });
+      // What was accepted was the count as it stood.
+      draft.countsAccepted.delete(entry.connection);
       return;
     }
+    case 'keeping-chosen':
+      draft.keeping = entry.keeping;
+      return;
+    case 'set-described':
+      draft.sets.set(entry.connection, entry.sets);
+      return;
+    case 'count-accepted':
+      draft.countsAccepted.set(entry.connection, { reason: entry.reason, ...mark });
+      return;
+    case 'fasteners-judged': {
+      const { connection, set, count, condition, replacedBy } = entry;
+      const judgement: Judgement = { set, count, condition, ...(replacedBy ? { replacedBy } : {}), ...mark };
+      const others = (draft.judged.get(connection) ?? []).filter(
+        (one) => one.set !== set || one.condition !== condition,
+      );
+      draft.judged.set(connection, count === 0 ? others : [...others, judgement]);
+      return;
+    }
+    case 'pattern-drawn':
+      draft.patterns.set(entry.connection, entry.pattern);
+      return;
+    case 'bolt-found': {
+      const { bolt, measured, where } = entry;
+      draft.loose.set(bolt, { bolt, measured, ...(where ? { where } : {}), ...mark });
+      return;
+    }
+    case 'bolt-homed': {
+      const bolt = draft.loose.get(entry.bolt);
+      if (bolt)
+        draft.loose.set(entry.bolt, { ...bolt, home: { connection: entry.connection, set: entry.set, ...mark } });
+      return;
+    }
+    case 'bolt-set-aside': {
+      const bolt = draft.loose.get(entry.bolt);
+      if (bolt) draft.loose.set(entry.bolt, { ...bolt, aside: { reason: entry.reason, ...mark } });
+      return;
+    }
+    case 'ground-checked': {
+      const { connection, good, note } = entry;
+      draft.grounds.set(connection, { good, ...(note ? { note } : {}), ...mark });
+      return;
+    }
+    case 'photo-taken': {
+      const { photo, widthPx, heightPx, pinnedTo, words } = entry;
+      const marks = draft.photos.get(photo)?.marks ?? [];
+      draft.photos.set(photo, { photo, widthPx, heightPx, pinnedTo, ...(words ? { words } : {}), marks, ...mark });
+      return;
+    }
+    case 'photo-marked': {
+      const photo = draft.photos.get(entry.photo);
+      if (photo) draft.photos.set(entry.photo, { ...photo, marks: entry.marks });
+      return;
+    }
+    case 'work-paused':
+      draft.paused.set(entry.by, mark);
+      return;
+    case 'work-resumed':
+      draft.paused.delete(entry.by);
+      return;
     case 'tagged':
       draft.tags.set(entry.connection, entry.tag);
       return;
@@ -156,11 +251,16 @@ function write(draft: Draft, entry: LedgerEntry): void {
       draft.litres.set(entry.circuit, { ...draft.litres.get(entry.circuit), [entry.direction]: entry.litres });
       return;
     case 'noted':
-      draft.notes.push({ text: entry.text, ...(entry.operation ? { operation: entry.operation } : {}), ...mark });
+      draft.notes.push({
+        text: entry.text,
+        ...(entry.operation ? { operation: entry.operation } : {}),
+        ...(entry.house ? { house: true } : {}),
+        ...mark,
+      });
       return;
     case 'part-needed': {
-      const { need, name, quantity, reason } = entry;
-      draft.needs.set(need, { need, name, quantity, reason, ...mark });
+      const { need, name, quantity, reason, operation } = entry;
+      draft.needs.set(need, { need, name, quantity, reason, ...(operation ? { operation } : {}), ...mark });
       return;
     }
     case 'part-arrived': {

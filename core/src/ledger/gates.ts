@@ -1,12 +1,13 @@
 import type { HoldPoint, HoldPointId } from '../connection-map/index.js';
 import { operationId, type Operation, type OperationId } from '../teardown/index.js';
+import { groundsOf, heldTo } from './counting.js';
 import { isSettled } from './reading.js';
 import type { JobState, Mark } from './state.js';
 
 /** Why a hold point cannot be signed yet: what is missing, sorted by what it means. */
 export interface Blocker {
   readonly operation: OperationId;
-  readonly is: 'make-safe' | 'holds' | 'not-off' | 'open' | 'torque' | 'unfilled' | 'step';
+  readonly is: 'make-safe' | 'holds' | 'not-off' | 'open' | 'torque' | 'unfilled' | 'ground' | 'step';
   readonly words: string;
 }
 
@@ -31,7 +32,23 @@ export function gateOf(state: JobState, id: HoldPointId): Gate {
     const waiting = state.work.operations.get(before);
     return waiting && !isSettled(state, waiting) ? [blocker(waiting, boundary)] : [];
   });
+  if (id === 'pre-start' && heldTo(state, 2)) blockers.push(...groundBlockers(state));
   return { holdPoint, blockers, ...(progress?.is === 'done' ? { signed: progress } : {}) };
+}
+
+/** Grounds that were off and nobody has looked at since, or looked at and found bad. */
+function groundBlockers(state: JobState): readonly Blocker[] {
+  return groundsOf(state).flatMap(({ connection: { id, name }, check }): readonly Blocker[] =>
+    check?.good || state.leftAsItIs.has(id)
+      ? []
+      : [
+          {
+            operation: operationId.close(id),
+            is: 'ground',
+            words: check ? `Make good: ${name}${check.note ? ` (${check.note})` : ''}` : `Look at the ground: ${name}`,
+          },
+        ],
+  );
 }
 
 function blocker(operation: Operation, boundary: ReadonlySet<string>): Blocker {

@@ -8,9 +8,28 @@ export type * from './state.js';
 export { canApply, replay, waitsFor, type Refusal, type Replay } from './can-apply.js';
 export { extend, foldLedger, startOf } from './fold.js';
 export { gateOf, type Blocker, type Gate } from './gates.js';
-export { fastenerCount, nextBag, nextTag, wantsTag } from './numbers.js';
+export { clockOf, type StepClock } from './clock.js';
+export {
+  groundsOf,
+  heldTo,
+  keptWhere,
+  leftAndMissing,
+  looseBolts,
+  openHomes,
+  RULES_NOW,
+  setCountOf,
+  setCounts,
+  setsOf,
+  unevenWords,
+  type Ground,
+  type LeftAndMissing,
+  type SetCount,
+} from './counting.js';
+export { fastenerCount, nextBag, nextTag, renumbered, wantsTag } from './numbers.js';
+export { fastenersToBuy, type FastenersToBuy } from './shopping.js';
+export { soakingSteps, type Soaking } from './soaking.js';
 export { countMismatches, openItems, type OpenItem } from './open-items.js';
-export { LONGEST_STRETCH_MIN, minutesByStop } from './phase-time.js';
+export { LONGEST_STRETCH_MIN, minutesByOperation, minutesByStop } from './phase-time.js';
 export {
   STOPS,
   carrying,

@@ -1,10 +1,22 @@
 import { operationId } from '../teardown/index.js';
+import { groundsOf, heldTo, looseBolts, setCounts } from './counting.js';
 import { isDone, isSettled, stillOpen } from './reading.js';
 import type { JobState } from './state.js';
 
 /** Something a person taking the machine over has to know. `grave` ones are shown in red. */
 export interface OpenItem {
-  readonly is: 'left-on-purpose' | 'still-open' | 'count' | 'torque' | 'step' | 'issue' | 'part' | 'fluid' | 'look-at';
+  readonly is:
+    | 'left-on-purpose'
+    | 'still-open'
+    | 'count'
+    | 'fastener'
+    | 'ground'
+    | 'torque'
+    | 'step'
+    | 'issue'
+    | 'part'
+    | 'fluid'
+    | 'look-at';
   readonly grave: boolean;
   readonly words: string;
 }
@@ -30,6 +42,25 @@ export function openItems(state: JobState): readonly OpenItem[] {
       grave: true,
       words: `${capital(mismatch.name)}: ${mismatch.out} counted out, ${mismatch.in} counted in`,
     });
+  for (const { connection, missing, left, accepted } of unevenSets(state))
+    items.push({
+      is: 'count',
+      grave: accepted === undefined,
+      words: `${capital(connection.name)}: ${missing} ${missing === 1 ? 'hole' : 'holes'} without a fastener${left > 0 ? `, ${left} left over` : ''}${accepted ? `, accepted: ${accepted.reason}` : ''}`,
+    });
+  for (const { measured, where } of looseBolts(state))
+    items.push({
+      is: 'fastener',
+      grave: true,
+      words: `Loose and without a home: ${measured.form ?? 'a fastener'}${where ? `, ${where}` : ''}`,
+    });
+  for (const { connection, check } of groundsOf(state))
+    if (check && !check.good)
+      items.push({
+        is: 'ground',
+        grave: true,
+        words: `Ground not good: ${connection.name}${check.note ? `. ${check.note}` : ''}`,
+      });
   for (const [connection, readings] of state.torques) {
     const last = readings.at(-1);
     if (last && last.verdict !== 'within')
@@ -60,6 +91,15 @@ export function openItems(state: JobState): readonly OpenItem[] {
     if (!isSettled(state, operation))
       items.push({ is: 'step', grave: operation.phase !== 'handover', words: `Not done: ${operation.title}` });
   return items.sort((one, other) => Number(other.grave) - Number(one.grave));
+}
+
+/** Sets held to the newer rules that were closed and are not full; the older rule has its own word for those it tells. */
+function unevenSets(state: JobState) {
+  if (!heldTo(state, 2)) return [];
+  const told = new Set(countMismatches(state).map(({ connection }) => connection));
+  return setCounts(state).filter(
+    ({ closed, missing, connection }) => closed && missing > 0 && !told.has(connection.id),
+  );
 }
 
 /** Fastener sets whose number in is not their number out, for connections that are closed again. */

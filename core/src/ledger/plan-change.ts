@@ -19,6 +19,10 @@ export function lostBy(state: JobState, plan: JobPlan): readonly string[] {
     ['tagged', state.tags],
     ['torqued', state.torques],
     ['left as it is', state.leftAsItIs],
+    ['drawn', state.patterns],
+    ['looked at', state.grounds],
+    ['judged', state.judged],
+    ['described', state.sets],
   ];
   for (const [what, connections] of named)
     for (const id of connections.keys())

@@ -1,10 +1,19 @@
-import type { CircuitId, Connection, ConnectionId, JobPlan, MachineHeight } from '../connection-map/index.js';
+import type {
+  CircuitId,
+  Connection,
+  ConnectionId,
+  FastenerSet,
+  JobPlan,
+  MachineHeight,
+} from '../connection-map/index.js';
+import type { BoltPattern, MeasuredBolt } from '../fasteners/index.js';
 import type { IssueSort, StartAttempt } from '../first-start/index.js';
+import type { PhotoMark, PinnedTo } from '../photos/index.js';
 import type { OperationId } from '../teardown/index.js';
 import type { TorqueVerdict } from '../torque/index.js';
 import type { TorqueReadingAsRead } from '../units/index.js';
 import type { Work } from '../work/index.js';
-import type { Half, LedgerEntry, PlanSettings, SkipMode, Trouble } from './entry.js';
+import type { FastenerCondition, Half, Keeping, LedgerEntry, Means, PlanSettings, SkipMode, Trouble } from './entry.js';
 
 /** Who did something, when, and by which entry. */
 export interface Mark {
@@ -16,16 +25,63 @@ export interface Mark {
 export type Progress =
   | ({ readonly is: 'done' } & Mark)
   | ({ readonly is: 'skipped'; readonly mode: SkipMode; readonly reason: string } & Mark)
-  | ({ readonly is: 'stuck'; readonly trouble: Trouble; readonly tried: string; readonly minutesLost: number } & Mark);
+  | ({ readonly is: 'stuck' } & Struggle);
+
+/** One try at a step that fought back. */
+export interface Struggle extends Mark {
+  readonly trouble: Trouble;
+  readonly tried: string;
+  readonly minutesLost: number;
+  readonly means?: readonly Means[];
+  readonly soakMin?: number;
+}
 
 export interface FastenerCount extends Mark {
   readonly count: number;
   readonly bag?: number;
+  readonly kept?: Keeping;
   readonly note?: string;
 }
 export interface Bag {
   readonly out?: FastenerCount;
   readonly in?: FastenerCount;
+}
+
+/** Fasteners of one kind of a joint in one condition. */
+export interface Judgement extends Mark {
+  readonly set: number;
+  readonly count: number;
+  readonly condition: FastenerCondition;
+  readonly replacedBy?: string;
+}
+
+/** A fastener found loose, and what became of it. */
+export interface LooseBolt extends Mark {
+  readonly bolt: string;
+  readonly measured: MeasuredBolt;
+  readonly where?: string;
+  readonly home?: Mark & { readonly connection: ConnectionId; readonly set: number };
+  readonly aside?: Mark & { readonly reason: string };
+}
+
+/** Why a count that does not come out even stays. */
+export interface Accepted extends Mark {
+  readonly reason: string;
+}
+
+export interface GroundCheck extends Mark {
+  readonly good: boolean;
+  readonly note?: string;
+}
+
+/** A picture of the job. The file is kept elsewhere, under the same name. */
+export interface Photo extends Mark {
+  readonly photo: string;
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly pinnedTo: PinnedTo;
+  readonly words?: string;
+  readonly marks: readonly PhotoMark[];
 }
 
 export interface TorqueReading extends Mark {
@@ -51,6 +107,7 @@ export interface Litres {
 export interface Note extends Mark {
   readonly text: string;
   readonly operation?: OperationId;
+  readonly house?: boolean;
 }
 
 export interface PartToOrder extends Mark {
@@ -58,6 +115,7 @@ export interface PartToOrder extends Mark {
   readonly name: string;
   readonly quantity: number;
   readonly reason: string;
+  readonly operation?: OperationId;
   readonly arrived?: Mark;
 }
 
@@ -91,6 +149,20 @@ export interface JobState {
   readonly found: readonly Connection[];
   readonly leftAsItIs: ReadonlyMap<ConnectionId, LeftAsItIs>;
   readonly bags: ReadonlyMap<ConnectionId, Bag>;
+  /** How the job keeps its fasteners unless somebody says otherwise. */
+  readonly keeping: Keeping;
+  /** What really holds a joint, where somebody looked and it is not as the map says. */
+  readonly sets: ReadonlyMap<ConnectionId, readonly FastenerSet[]>;
+  readonly countsAccepted: ReadonlyMap<ConnectionId, Accepted>;
+  readonly judged: ReadonlyMap<ConnectionId, readonly Judgement[]>;
+  readonly patterns: ReadonlyMap<ConnectionId, BoltPattern>;
+  readonly loose: ReadonlyMap<string, LooseBolt>;
+  readonly grounds: ReadonlyMap<ConnectionId, GroundCheck>;
+  /** Every try at steps that fought back, first to last. */
+  readonly struggles: ReadonlyMap<OperationId, readonly Struggle[]>;
+  readonly photos: ReadonlyMap<string, Photo>;
+  /** Who is on a break, and since when. */
+  readonly paused: ReadonlyMap<string, Mark>;
   readonly tags: ReadonlyMap<ConnectionId, number>;
   readonly torques: ReadonlyMap<ConnectionId, readonly TorqueReading[]>;
   readonly litres: ReadonlyMap<CircuitId, Litres>;

@@ -2,6 +2,7 @@ import {
   canApply,
   extend,
   gateOf,
+  groundsOf,
   nextUp,
   openItems,
   type EntryBody,
@@ -39,9 +40,11 @@ export function entriesForNext(state: JobState): readonly EntryBody[] {
   const { operation, moveTo } = next;
   const bodies: EntryBody[] = moveTo ? [{ kind: 'height-set', height: moveTo }] : [];
   if (operation.holdPoint) {
-    const { holdPoint } = gateOf(state, operation.holdPoint);
+    const { holdPoint, blockers } = gateOf(state, operation.holdPoint);
+    const looks = blockers.some(({ is }) => is === 'ground') ? groundsOf(state) : [];
     return [
       ...bodies,
+      ...looks.map(({ connection }) => ({ kind: 'ground-checked' as const, connection: connection.id, good: true })),
       { kind: 'hold-point-signed', holdPoint: holdPoint.id, confirmed: holdPoint.confirmations.map(({ id }) => id) },
     ];
   }

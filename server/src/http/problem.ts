@@ -14,6 +14,7 @@ const STATUS: Readonly<Record<ProblemKind, number>> = {
   exists: 409,
   'not-allowed': 403,
   unavailable: 503,
+  'no-room': 507,
   internal: 500,
 };
 
@@ -29,6 +30,7 @@ const TITLE: Readonly<Record<ProblemKind, string>> = {
   exists: 'It is here already',
   'not-allowed': 'Not from there',
   unavailable: 'Closing down',
+  'no-room': 'The disk is full',
   internal: 'Our fault',
 };
 

@@ -1,0 +1,289 @@
+import fc from 'fast-check';
+import { compose, completed, TEMPLATES } from '../layouts/index.js';
+import {
+  drawnSize,
+  fitOf,
+  lookalikesOf,
+  placeAll,
+  positionsOf,
+  rankHomes,
+  readFastener,
+  readThread,
+  specWords,
+  substitutionRisks,
+  usualPattern,
+  type Home,
+} from './index.js';
+
+const home = (id: string, what: string, more: Partial<Home> = {}): Home => ({
+  id,
+  spec: readFastener(what),
+  room: 1,
+  weight: 1,
+  ...more,
+});
+const threadOf = (text: string) => readThread(text)?.thread ?? fail(text);
+function fail(text: string): never {
+  throw new Error(`No thread in ${text}`);
+}
+
+describe('reading what is written of a fastener', () => {
+  it.each([
+    ['M8×1.25 × 25, 13 mm flange', { form: 'bolt', lengthMm: 25, drive: 'hex', driveSize: 13, flanged: true }],
+    ['M10×1.5 × 48 multi-tooth, M10 bit', { form: 'bolt', lengthMm: 48, drive: 'multi-tooth' }],
+    ['M6×1.0 × 25, T30', { form: 'bolt', lengthMm: 25, drive: 'star', driveSize: 30 }],
+    ['M8 copper nut, 13 mm', { form: 'nut', drive: 'hex', driveSize: 13 }],
+    ['T25 sheet screw 5 × 16', { form: 'screw', lengthMm: 16, drive: 'star', driveSize: 25 }],
+    ['M12×1.5 × 70, 18 mm, locking nut', { form: 'bolt', lengthMm: 70, driveSize: 18, also: ['locking nut'] }],
+    ['M12×1.75 × 35, 18 mm, 10.9', { form: 'bolt', propertyClass: '10.9' }],
+    ['push clip 7 mm hole', { form: 'clip' }],
+    ['worm clamp 60–80, 7 mm', { form: 'clamp', driveSize: 7 }],
+    ['5/16-18 × 25, 13 mm', { form: 'bolt', lengthMm: 25 }],
+  ] as const)('%s', (what, read) => expect(readFastener(what)).toMatchObject(read));
+
+  it('takes a bare size for its coarse thread, and a length after × for a length', () => {
+    expect(readFastener('M8 nut, 13 mm').thread?.pitchMm).toBe(1.25);
+    expect(readFastener('M8×25').lengthMm).toBe(25);
+    expect(readThread('3/8-16 grade 5')?.thread.pitchMm).toBeCloseTo(1.5875, 4);
+    expect(readThread('copper ring')).toBeUndefined();
+  });
+
+  it('reads a thread from every threaded fastener of every layout, and loses none of what is written', () => {
+    let read = 0;
+    for (const template of TEMPLATES)
+      for (const { fasteners } of compose(template, completed(template, {})).connections)
+        for (const { what } of fasteners) {
+          const spec = readFastener(what);
+          if (/\bM\d/.test(what) && !/bit$|wing|barrel|pinch screw|knurled|thin|U-bolt|hub nut/.test(what)) {
+            expect({ what, thread: spec.thread?.name }).toEqual({
+              what,
+              thread: expect.stringMatching(/^M\d/) as string,
+            });
+            read += 1;
+          }
+          expect(spec.form).not.toBe('');
+        }
+    expect(read).toBeGreaterThan(300);
+  });
+
+  it('says it again in the words it was read from', () => {
+    for (const what of ['M8×1.25 × 25, 13 mm flange', 'M6×1.0 × 25, T30', 'M10×1.5 × 30, 16 mm, 8.8'])
+      expect(specWords(readFastener(what))).toBe(what);
+  });
+});
+
+describe('threads taken for each other', () => {
+  it('M8×1.25 and 5/16-18 above all', () => {
+    expect(lookalikesOf(threadOf('M8×1.25')).map(({ name }) => name)).toContain('5/16-18');
+    expect(lookalikesOf(threadOf('5/16-18')).map(({ name }) => name)).toContain('M8×1.25');
+  });
+
+  it('always the other way round as well', () => {
+    for (const name of ['M6×1.0', 'M10×1.5', 'M12×1.75', '3/8-16', '1/4-20'])
+      for (const other of lookalikesOf(threadOf(name)))
+        expect(lookalikesOf(other).map((one) => one.name)).toContain(threadOf(name).name);
+  });
+});
+
+describe('one bolt held against its homes', () => {
+  const homes = [
+    home('starter', 'M10×1.5 × 90, 16 mm flange'),
+    home('bracket', 'M8×1.25 × 25, 13 mm flange'),
+    home('cover', 'M6×1.0 × 20, 10 mm'),
+    home('bracket-long', 'M8×1.25 × 35, 13 mm flange'),
+  ];
+
+  it('finds it from worn threads and a rough length', () => {
+    const { candidates } = rankHomes({ diameterMm: 7.82, lengthMm: 25.6 }, homes);
+    expect(candidates[0]?.home.id).toBe('bracket');
+    expect(candidates[0]?.sure).toBeGreaterThan(0.9);
+  });
+
+  it('says what speaks for a home and what against', () => {
+    const { candidates } = rankHomes({ diameterMm: 7.9, lengthMm: 25 }, homes);
+    const long = candidates.find((one) => one.home.id === 'bracket-long');
+    expect(candidates[0]?.fit.agrees.join(' ')).toContain('25 mm long against 25 mm');
+    expect(long?.fit.differs.join(' ')).toContain('25 mm long against 35 mm');
+  });
+
+  it('is not sure where two homes take the same', () => {
+    const twins = [home('left', 'M8×1.25 × 25, 13 mm'), home('right', 'M8×1.25 × 25, 13 mm')];
+    const { candidates } = rankHomes({ diameterMm: 7.9, pitchMm: 1.25, lengthMm: 25 }, twins);
+    expect(candidates[0]?.sure).toBeCloseTo(0.5, 1);
+  });
+
+  it('says that it is from none of these when nothing fits', () => {
+    const { none } = rankHomes({ diameterMm: 15.8, pitchMm: 2, lengthMm: 120, driveSize: 24 }, homes);
+    expect(none).toBeGreaterThan(0.95);
+    expect(rankHomes({ diameterMm: 8 }, []).none).toBe(1);
+  });
+
+  it('goes by what is missing where nothing was measured', () => {
+    const { candidates } = rankHomes({}, [home('full', 'M8 nut', { weight: 0.02 }), home('short', 'M8 nut')]);
+    expect(candidates[0]?.home.id).toBe('short');
+    expect(fitOf({}, readFastener('M8 nut')).evidence).toBe(0);
+  });
+
+  it('shares the whole of certainty among the homes and none', () => {
+    const reading = fc.record(
+      {
+        diameterMm: fc.double({ min: 3, max: 20, noNaN: true }),
+        lengthMm: fc.double({ min: 5, max: 140, noNaN: true }),
+        driveSize: fc.integer({ min: 7, max: 24 }),
+      },
+      { requiredKeys: [] },
+    );
+    fc.assert(
+      fc.property(reading, (bolt) => {
+        const { candidates, none } = rankHomes(bolt, homes);
+        const sum = candidates.reduce((all, { sure }) => all + sure, none);
+        expect(sum).toBeCloseTo(1, 9);
+        expect([...candidates].sort((one, other) => other.sure - one.sure)).toEqual(candidates);
+      }),
+    );
+  });
+});
+
+describe('a handful at once', () => {
+  it('gives each a home of its own where one by one two would want the same', () => {
+    const homes = [home('short', 'M8×1.25 × 25, 13 mm'), home('longer', 'M8×1.25 × 28, 13 mm')];
+    const bolts = [{ lengthMm: 26.4 }, { lengthMm: 25.2 }];
+    expect(bolts.map((bolt) => rankHomes(bolt, homes).candidates[0]?.home.id)).toEqual(['short', 'short']);
+    expect(placeAll(bolts, homes).map(({ home: placed }) => placed?.id)).toEqual(['longer', 'short']);
+  });
+
+  it('puts several into a home that misses several, and not one more', () => {
+    const homes = [home('cover', 'M6×1.0 × 20, 10 mm', { room: 2 })];
+    const like = { diameterMm: 5.9, lengthMm: 20, driveSize: 10 };
+    const placed = placeAll([like, like, like], homes);
+    expect(placed.filter(({ home: where }) => where?.id === 'cover')).toHaveLength(2);
+    expect(placed.filter(({ home: where }) => where === undefined)).toHaveLength(1);
+  });
+
+  it('leaves one that fits nowhere without a home', () => {
+    const [odd] = placeAll([{ diameterMm: 15.8, lengthMm: 130 }], [home('cover', 'M6×1.0 × 20, 10 mm')]);
+    expect(odd?.home).toBeUndefined();
+    expect(odd?.sure).toBeGreaterThan(0.9);
+    expect(placeAll([], [])).toEqual([]);
+    expect(placeAll([{ diameterMm: 8 }], [])[0]?.home).toBeUndefined();
+  });
+
+  it('is never worse than giving each its own best while there is room', () => {
+    const sizes = ['M6×1.0 × 20, 10 mm', 'M8×1.25 × 25, 13 mm', 'M10×1.5 × 60, 16 mm', 'M8×1.25 × 40, 13 mm'];
+    fc.assert(
+      fc.property(fc.shuffledSubarray(sizes, { minLength: 2 }), (picked) => {
+        const homes = sizes.map((what) => home(what, what));
+        const bolts = picked.map((what) => {
+          const { thread, lengthMm } = readFastener(what);
+          return { diameterMm: (thread?.diameterMm ?? 0) * 0.985, lengthMm: lengthMm ?? 0 };
+        });
+        expect(placeAll(bolts, homes).map(({ home: where }) => where?.id)).toEqual(picked);
+      }),
+    );
+  });
+});
+
+describe('another one in its place', () => {
+  const risks = (own: string, other: string) => substitutionRisks(readFastener(own), readFastener(other));
+
+  it('says that a longer bolt bottoms out', () => {
+    const [risk] = risks('M8×1.25 × 25, 13 mm', 'M8×1.25 × 30, 13 mm');
+    expect(risk).toMatchObject({ about: 'length', grave: true });
+    expect(risk?.words).toContain('bottoms out');
+  });
+
+  it('tells a few threads less from too few', () => {
+    expect(risks('M8×1.25 × 25, 13 mm', 'M8×1.25 × 23.5, 13 mm')[0]).toMatchObject({ about: 'length', grave: false });
+    expect(risks('M8×1.25 × 25, 13 mm', 'M8×1.25 × 16, 13 mm')[0]).toMatchObject({ about: 'length', grave: true });
+  });
+
+  it.each([
+    ['M8×1.25 × 25', '5/16-18 × 25', 'strips'],
+    ['M10×1.5 × 30', 'M10×1.25 × 30', 'cuts across'],
+    ['M10×1.5 × 30', 'M8×1.25 × 30', 'pulls out'],
+    ['M8×1.25 × 30', 'M10×1.5 × 30', 'does not go'],
+    ['M10×1.5 × 30, 16 mm, 10.9', 'M10×1.5 × 30, 16 mm, 8.8', 'Weaker'],
+    ['M10×1.5 × 30, 16 mm, 8.8', 'M10×1.5 × 30, 16 mm, 12.9', 'Harder'],
+    ['M10×1.5 × 30, 16 mm, 8.8', 'M10×1.5 × 30, 16 mm', 'Nobody knows'],
+    ['M8×1.25 × 25, 13 mm flange', 'M8×1.25 × 25, 13 mm', 'No flange'],
+    ['M8×1.25 × 25, 13 mm', 'M8×1.25 × 25, 12 mm', 'Another head'],
+    ['M8×1.25 × 25, 13 mm', 'M8 nut, 13 mm', 'A nut in the place of a bolt'],
+  ])('%s by %s: %s', (own, other, words) =>
+    expect(
+      risks(own, other)
+        .map((risk) => risk.words)
+        .join(' '),
+    ).toContain(words),
+  );
+
+  it('has nothing against the same one', () => {
+    for (const what of ['M8×1.25 × 25, 13 mm flange', 'M10×1.5 × 30, 16 mm, 10.9', 'spring band clip'])
+      expect(risks(what, what)).toEqual([]);
+  });
+});
+
+describe('where the holes are', () => {
+  const apart = ({ holes }: ReturnType<typeof positionsOf>) =>
+    holes.map((hole, index) => {
+      const next = holes[(index + 1) % holes.length] ?? hole;
+      return Math.hypot(hole.xMm - next.xMm, hole.yMm - next.yMm);
+    });
+
+  it('puts a circle evenly round, from the top', () => {
+    const circle = positionsOf('circle', [{ count: 6 }], 100, 100);
+    expect(circle.holes[0]).toMatchObject({ xMm: 50, yMm: 0 });
+    for (const distance of apart(circle)) expect(distance).toBeCloseTo(50, 0);
+  });
+
+  it('keeps every hole within the box, whatever the shape', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('circle', 'rectangle', 'bell-housing', 'line', 'free'),
+        fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 1, maxLength: 3 }),
+        fc.integer({ min: 10, max: 400 }),
+        fc.integer({ min: 10, max: 400 }),
+        (shape, counts, width, height) => {
+          const { holes } = positionsOf(
+            shape as 'circle',
+            counts.map((count) => ({ count })),
+            width,
+            height,
+          );
+          expect(holes).toHaveLength(counts.reduce((sum, count) => sum + count, 0));
+          for (const { xMm, yMm, set } of holes) {
+            expect(xMm).toBeGreaterThanOrEqual(-0.1);
+            expect(xMm).toBeLessThanOrEqual(width + 0.1);
+            expect(yMm).toBeGreaterThanOrEqual(-0.1);
+            expect(yMm).toBeLessThanOrEqual(height + 0.1);
+            expect(counts[set]).toBeDefined();
+          }
+          expect(new Set(holes.map(({ xMm, yMm }) => `${xMm} ${yMm}`)).size).toBe(holes.length);
+        },
+      ),
+    );
+  });
+
+  it('leaves a bell housing open at the bottom', () => {
+    const { holes } = positionsOf('bell-housing', [{ count: 7 }], 300, 300);
+    for (const { xMm, yMm } of holes) expect(yMm > 295 && Math.abs(xMm - 150) < 60).toBe(false);
+    expect(() => positionsOf('line', [{ count: 2 }], 0, 0)).toThrow(RangeError);
+  });
+
+  it('begins with a likely pattern for every joint of every layout', () => {
+    for (const template of TEMPLATES)
+      for (const connection of compose(template, completed(template, {})).connections)
+        if (connection.fasteners.length > 0) {
+          const { holes } = usualPattern(connection, connection.fasteners);
+          expect(holes).toHaveLength(connection.fasteners.reduce((sum, { count }) => sum + count, 0));
+        }
+  });
+
+  it('draws heads at their size across flats', () => {
+    expect(drawnSize(readFastener('M8×1.25 × 25, 13 mm'))).toMatchObject({
+      shankMm: 8,
+      lengthMm: 25,
+      headAcrossMm: 13,
+    });
+    expect(drawnSize(readFastener('M8×1.25 × 25, 13 mm flange')).headAcrossMm).toBeCloseTo(16.9, 1);
+  });
+});

@@ -1,0 +1,128 @@
+import type { ConnectionId } from '../connection-map/index.js';
+import { isOpen, keptWhere, setsOf, type JobState } from '../ledger/index.js';
+import { answersAll } from './words.js';
+
+/** Something that answers a search, and where it is. */
+export interface Hit {
+  readonly is: 'joint' | 'note' | 'part' | 'photo';
+  readonly words: string;
+  /** Where it is, or what became of it. */
+  readonly where: string;
+  readonly connection?: ConnectionId;
+  readonly operation?: string;
+  readonly photo?: string;
+  readonly bag?: number;
+  readonly tag?: number;
+}
+
+/** At most this many of one job; whoever looks for “M8” wants a narrower word. */
+const MOST = 40;
+
+/**
+ * What on a job answers `words`: each of them has to begin a word of it. `bag 31`, `tag 12` and `#31` find numbers. The
+ * closest come first: those whose name answers before those that only mention it.
+ */
+export function findIn(state: JobState, words: readonly string[]): readonly Hit[] {
+  if (words.length === 0) return [];
+  const hits = [...joints(state), ...notes(state), ...parts(state), ...photos(state)];
+  const answers = hits.flatMap((hit) => {
+    const named = answersAll(hit.words, words);
+    const mentioned = named || answersAll(`${hit.words} ${hit.where} ${hit.more}`, words);
+    return mentioned ? [{ hit, named }] : [];
+  });
+  return answers
+    .sort((one, other) => Number(other.named) - Number(one.named))
+    .slice(0, MOST)
+    .map(({ hit: { more: _more, ...hit } }) => hit);
+}
+
+type Found = Hit & { readonly more: string };
+
+function* joints(state: JobState): Iterable<Found> {
+  for (const connection of state.work.connections.values()) {
+    const { id, name, kind, between } = connection;
+    const sets = setsOf(state, id);
+    const bag = state.bags.get(id);
+    const tag = state.tags.get(id);
+    const numbers = [
+      ...(bag?.out?.bag === undefined ? [] : [`bag ${bag.out.bag} #${bag.out.bag}`]),
+      ...(tag === undefined ? [] : [`tag ${tag} #${tag}`]),
+    ];
+    const part = state.work.plan.map.parts.filter(({ id: partId }) => between.includes(partId)).map((one) => one.name);
+    yield {
+      is: 'joint',
+      words: name,
+      where: whereabouts(state, id),
+      connection: id,
+      ...(bag?.out?.bag === undefined ? {} : { bag: bag.out.bag }),
+      ...(tag === undefined ? {} : { tag }),
+      more: [
+        kind,
+        ...part,
+        ...sets.map(({ what, note }) => `bolt ${what} ${note ?? ''}`),
+        bag?.out?.note,
+        ...numbers,
+      ].join(' '),
+    };
+  }
+}
+
+/** Where the fasteners of a joint are now, in words. */
+export function whereabouts(state: JobState, id: ConnectionId): string {
+  const out = state.bags.get(id)?.out;
+  const counted = state.bags.get(id)?.in;
+  if (!isOpen(state, id)) return counted ? `back in place, ${counted.count} in` : 'in place';
+  if (!out) return 'open, nobody counted';
+  switch (keptWhere(out.kept, out.bag)) {
+    case 'bag':
+      return out.bag === undefined ? `${out.count} in a bag without a number` : `bag ${out.bag}, ${out.count} in it`;
+    case 'hole':
+      return `${out.count} back in their holes`;
+    case 'row':
+      return `${out.count} in the row`;
+    case 'card':
+      return `${out.count} on the bolt card`;
+  }
+}
+
+function* notes(state: JobState): Iterable<Found> {
+  for (const { text, operation, by } of state.notes)
+    yield {
+      is: 'note',
+      words: text,
+      where: `note by ${by}`,
+      ...(operation ? { operation } : {}),
+      more: operation ? (state.work.operations.get(operation)?.title ?? '') : '',
+    };
+}
+
+function* parts(state: JobState): Iterable<Found> {
+  for (const { name, quantity, reason, arrived } of state.needs.values())
+    yield {
+      is: 'part',
+      words: name,
+      where: `${quantity} ${arrived ? 'arrived' : 'on order'}`,
+      more: reason,
+    };
+}
+
+function* photos(state: JobState): Iterable<Found> {
+  for (const { photo, words, pinnedTo, by, marks } of state.photos.values()) {
+    const connection = pinnedTo.connection === undefined ? undefined : state.work.connections.get(pinnedTo.connection);
+    const step = pinnedTo.operation === undefined ? undefined : state.work.operations.get(pinnedTo.operation);
+    yield {
+      is: 'photo',
+      words: words ?? connection?.name ?? step?.title ?? 'Photo',
+      where: `photo by ${by}`,
+      photo,
+      ...(connection ? { connection: connection.id } : {}),
+      more: [
+        connection?.name,
+        step?.title,
+        ...marks.map((mark) => mark.words),
+        ...(pinnedTo.bag === undefined ? [] : [`bag ${pinnedTo.bag} #${pinnedTo.bag}`]),
+        ...(pinnedTo.tag === undefined ? [] : [`tag ${pinnedTo.tag} #${pinnedTo.tag}`]),
+      ].join(' '),
+    };
+  }
+}

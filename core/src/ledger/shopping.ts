@@ -1,0 +1,46 @@
+import type { Connection } from '../connection-map/index.js';
+import type { FastenerCondition } from './entry.js';
+import { leftAndMissing, setsOf } from './counting.js';
+import { singleUseOpened } from './reading.js';
+import type { JobState } from './state.js';
+
+/** Fasteners to be had new, and why, from what was opened and what was seen. */
+export interface FastenersToBuy {
+  readonly connection: Connection;
+  readonly count: number;
+  readonly what: string;
+  readonly why: 'single-use' | 'missing' | Exclude<FastenerCondition, 'good'>;
+}
+
+/** What goes onto the shopping list by itself: single-use fasteners, those that are no good, and those that are gone. */
+export function fastenersToBuy(state: JobState): readonly FastenersToBuy[] {
+  const single = singleUseOpened(state).map(({ connection, count, what }): FastenersToBuy => ({
+    connection,
+    count,
+    what,
+    why: 'single-use',
+  }));
+  const judged = [...state.judged].flatMap(([id, judgements]) => {
+    const connection = state.work.connections.get(id);
+    return judgements.flatMap(({ set, count, condition, replacedBy }): readonly FastenersToBuy[] => {
+      const one = setsOf(state, id)[set];
+      if (!connection || !one || condition === 'good' || replacedBy !== undefined || one.singleUse) return [];
+      return [{ connection, count, what: one.what, why: condition }];
+    });
+  });
+  const missing = leftAndMissing(state).missing.flatMap(({ connection, missing: count, accepted }) =>
+    accepted
+      ? []
+      : [
+          {
+            connection,
+            count,
+            what: setsOf(state, connection.id)
+              .map(({ what }) => what)
+              .join(' or '),
+            why: 'missing' as const,
+          },
+        ],
+  );
+  return [...single, ...judged, ...missing];
+}
