@@ -23,9 +23,50 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     trouble: 'seized',
     tried: 'Heat',
     minutesLost: 5,
+    means: ['penetrant', 'heat'],
+    soakMin: 20,
   },
   'height-set': { kind: 'height-set', height: 'raised' },
   'fasteners-counted': { kind: 'fasteners-counted', connection: 'upper-hose', direction: 'out', count: 2, bag: 1 },
+  'keeping-chosen': { kind: 'keeping-chosen', keeping: 'card' },
+  'set-described': {
+    kind: 'set-described',
+    connection: 'upper-hose',
+    sets: [{ count: 2, what: 'M8×1.25 × 25, 13 mm', washers: ['wave', 'flat'], singleUse: true }],
+  },
+  'count-accepted': { kind: 'count-accepted', connection: 'upper-hose', reason: 'New one on Monday' },
+  'fasteners-judged': {
+    kind: 'fasteners-judged',
+    connection: 'upper-hose',
+    set: 0,
+    count: 1,
+    condition: 'galled',
+    replacedBy: 'M8×1.25 × 25, 13 mm, 8.8',
+  },
+  'pattern-drawn': {
+    kind: 'pattern-drawn',
+    connection: 'upper-hose',
+    pattern: { shape: 'line', widthMm: 80, heightMm: 0, holes: [{ xMm: 0, yMm: 0, set: 0, note: 'longer' }] },
+  },
+  'bolt-found': { kind: 'bolt-found', bolt: uuid, measured: { diameterMm: 7.9, drive: 'hex' }, where: 'on the tray' },
+  'bolt-homed': { kind: 'bolt-homed', bolt: uuid, connection: 'upper-hose', set: 0 },
+  'bolt-set-aside': { kind: 'bolt-set-aside', bolt: uuid, reason: 'From the bench vice' },
+  'ground-checked': { kind: 'ground-checked', connection: 'body-strap', good: false, note: 'Paint under it' },
+  'photo-taken': {
+    kind: 'photo-taken',
+    photo: 'ab'.repeat(32),
+    widthPx: 2560,
+    heightPx: 1920,
+    pinnedTo: { operation: 'open:upper-hose', bag: 4 },
+    words: 'Before',
+  },
+  'photo-marked': {
+    kind: 'photo-marked',
+    photo: 'ab'.repeat(32),
+    marks: [{ kind: 'arrow', from: { x: 0, y: 0.5 }, to: { x: 1, y: 0.5 }, words: 'this one' }],
+  },
+  'work-paused': { kind: 'work-paused' },
+  'work-resumed': { kind: 'work-resumed' },
   tagged: { kind: 'tagged', connection: 'upper-hose', tag: 4 },
   'connection-found': {
     kind: 'connection-found',
@@ -81,7 +122,8 @@ describe('ledger entries', () => {
   );
 
   it.each(entries)('%s is refused without each of its fields', (_kind, entry) => {
-    const needed = Object.keys(entry).filter((field) => !['bag', 'note'].includes(field) && field !== 'kind');
+    const spare = ['bag', 'note', 'means', 'soakMin', 'kept', 'replacedBy', 'where', 'words', 'kind'];
+    const needed = Object.keys(entry).filter((field) => !spare.includes(field));
     for (const field of needed) {
       const { [field]: _left, ...rest } = entry as unknown as Record<string, unknown>;
       expect(wordsOf(entrySchema, rest)).toMatch(new RegExp(`${field}.*is missing`, 'i'));
@@ -105,6 +147,15 @@ describe('ledger entries', () => {
 
   it('do not turn text into numbers', () => {
     expect(wordsOf(entrySchema, { ...head, ...good.tagged, tag: '4' })).toContain('Tag has to be a number.');
+  });
+});
+
+describe('loose fasteners', () => {
+  it('are written down only when something of them was measured', () => {
+    const found = { ...head, kind: 'bolt-found', bolt: uuid };
+    expect(wordsOf(entrySchema, { ...found, measured: {} })).toContain('Measure something first');
+    expect(wordsOf(entrySchema, { ...found, measured: { lengthMm: -3 } })).not.toBe('');
+    expect(wordsOf(entrySchema, { ...found, measured: { drive: 'magic' } })).not.toBe('');
   });
 });
 

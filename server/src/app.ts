@@ -2,13 +2,18 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { boltCardRoutes } from './bolt-card/routes.js';
 import type { OpenDatabase } from './database/open.js';
 import { bundleJsonSchema, openApiDocument } from './http/openapi.js';
 import { answerProblem, nothingHere, ProblemError } from './http/problem.js';
 import { security } from './http/security.js';
 import { webFiles } from './http/web-files.js';
+import { houseRoutes } from './house/routes.js';
 import { JobStore } from './jobs/job-store.js';
 import { jobRoutes } from './jobs/routes.js';
+import { labelRoutes } from './labels/routes.js';
+import { PhotoStore } from './photos/photo-store.js';
+import { photoRoutes } from './photos/routes.js';
 import { runSheetRoutes } from './run-sheet/routes.js';
 import { shopRoutes } from './shop/routes.js';
 import { ShopStore } from './shop/shop-store.js';
@@ -19,13 +24,16 @@ export interface AppParts {
   readonly logger: Logger;
   readonly host: string;
   readonly webFolder: string;
+  readonly photoFolder: string;
+  /** Where the shop’s devices reach this server; absent: where the request came to. */
+  readonly address: string | undefined;
   readonly now: () => Date;
   /** Turns true when the server is about to stop; nothing new is taken on from then. */
   readonly closing: () => boolean;
 }
 
 /** The whole HTTP application: security first, then the API, then the web files. */
-export function appOf({ database, logger, host, webFolder, now, closing }: AppParts): Express {
+export function appOf({ database, logger, host, webFolder, photoFolder, address, now, closing }: AppParts): Express {
   const app = express();
   const document = openApiDocument();
   const bundleSchema = bundleJsonSchema();
@@ -59,6 +67,10 @@ export function appOf({ database, logger, host, webFolder, now, closing }: AppPa
   app.use('/api', jobRoutes(jobs, shop, now));
   app.use('/api', runSheetRoutes(jobs, now));
   app.use('/api', shopRoutes(shop));
+  app.use('/api', photoRoutes(new PhotoStore(photoFolder)));
+  app.use('/api', labelRoutes(jobs, address));
+  app.use('/api', boltCardRoutes(jobs));
+  app.use('/api', houseRoutes(jobs));
   app.use('/api', nothingHere);
   app.use(webFiles(webFolder));
   app.use(nothingHere);

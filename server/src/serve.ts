@@ -1,5 +1,6 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { join } from 'node:path';
 import type { Logger } from 'pino';
 import { appOf } from './app.js';
 import { openDatabase } from './database/open.js';
@@ -21,6 +22,8 @@ export async function serve(settings: Settings, webFolder: string, logger: Logge
     logger,
     host: settings.host,
     webFolder,
+    photoFolder: join(settings.dataFolder, 'photos'),
+    address: settings.address,
     now: () => new Date(),
     closing: () => closing,
   });

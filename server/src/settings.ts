@@ -7,6 +7,8 @@ export interface Settings {
   /** Folder of the database and all that belongs to it. */
   readonly dataFolder: string;
   readonly logLevel: string;
+  /** What the codes of labels open, such as `http://192.168.1.20:4310`; absent: where the request came to. */
+  readonly address?: string;
 }
 
 /** A setting that cannot be used; `message` says which and what would be right. */
@@ -16,7 +18,7 @@ export class SettingsError extends Error {
 
 const LOG_LEVELS = ['silent', 'fatal', 'error', 'warn', 'info', 'debug', 'trace'];
 
-/** Settings from `BRISK_HOST`, `BRISK_PORT`, `BRISK_DATA` and `BRISK_LOG`. Throws {@link SettingsError}. */
+/** Settings from `BRISK_HOST`, `BRISK_PORT`, `BRISK_DATA`, `BRISK_LOG` and `BRISK_ADDRESS`. Throws {@link SettingsError}. */
 export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const port = Number(environment['BRISK_PORT'] ?? '4310');
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
@@ -31,5 +33,14 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const logLevel = environment['BRISK_LOG'] ?? 'warn';
   if (!LOG_LEVELS.includes(logLevel))
     throw new SettingsError(`BRISK_LOG is “${logLevel}”; it has to be one of ${LOG_LEVELS.join(', ')}.`);
-  return { host, port, dataFolder: resolve(folder), logLevel };
+  const address = addressFrom(environment['BRISK_ADDRESS']);
+  return { host, port, dataFolder: resolve(folder), logLevel, ...(address === undefined ? {} : { address }) };
+}
+
+function addressFrom(given: string | undefined): string | undefined {
+  if (given === undefined || given.trim() === '') return undefined;
+  const parsed = URL.canParse(given) ? new URL(given) : undefined;
+  if (!parsed || !/^https?:$/.test(parsed.protocol))
+    throw new SettingsError(`BRISK_ADDRESS is “${given}”; it has to be an address such as http://192.168.1.20:4310.`);
+  return parsed.origin;
 }

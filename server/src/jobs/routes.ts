@@ -12,6 +12,7 @@ import {
 import type { ShopTemplate } from '@brisk/contracts/shop';
 import { MapError, problemsOf, type ConnectionMap } from '@brisk/core/connection-map';
 import { completed, compose, isOption, TEMPLATES, templateOf, usualMap } from '@brisk/core/layouts';
+import { RULES_NOW } from '@brisk/core/ledger';
 import { lookAtOf } from '@brisk/core/survey';
 import { workOf } from '@brisk/core/work';
 import { Router, type Request } from 'express';
@@ -43,7 +44,7 @@ export function jobRoutes(store: JobStore, shop: ShopStore, now: () => Date): Ro
       ...head,
       createdAt: now().toISOString(),
       revision: 1,
-      plan: { map, powerpack, route, ...(lookAt.length > 0 ? { lookAt } : {}) },
+      plan: { map, powerpack, route, ...(lookAt.length > 0 ? { lookAt } : {}), rules: RULES_NOW },
       survey,
     };
     refuseUnworkable(job);

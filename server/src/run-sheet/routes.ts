@@ -3,7 +3,7 @@ import { planned, settingsNow } from '@brisk/core/planning';
 import { Router } from 'express';
 import { badInput } from '../http/problem.js';
 import type { JobStore } from '../jobs/job-store.js';
-import { pdfOf } from './pdf.js';
+import { pdfOf } from '../printing/pdf.js';
 import { sheetDocument } from './sheet-document.js';
 
 /** The run sheet that people carry. */

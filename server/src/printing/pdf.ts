@@ -17,3 +17,8 @@ pdfmake.setLocalAccessPolicy((path) => path.includes('@fontsource'));
 export function pdfOf(document: TDocumentDefinitions): Promise<Buffer> {
   return pdfmake.createPdf(document).getBuffer();
 }
+
+/** Millimetres as points. */
+export function mm(millimetres: number): number {
+  return (millimetres * 72) / 25.4;
+}

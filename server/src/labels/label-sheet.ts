@@ -1,0 +1,136 @@
+import type { LabelContents } from '@brisk/core/labels';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { create } from 'qrcode';
+import { mm } from '../printing/pdf.js';
+
+/** A sheet or roll of labels, in millimetres. */
+export interface LabelStock {
+  readonly id: string;
+  readonly page: { readonly widthMm: number; readonly heightMm: number };
+  readonly columns: number;
+  readonly rows: number;
+  readonly label: { readonly widthMm: number; readonly heightMm: number };
+  /** From the left upper corner of the page to that of the first label. */
+  readonly margin: { readonly leftMm: number; readonly topMm: number };
+}
+
+const A4 = { widthMm: 210, heightMm: 297 } as const;
+const grid = (id: string, columns: number, rows: number, widthMm: number, heightMm: number): LabelStock => ({
+  id,
+  page: A4,
+  columns,
+  rows,
+  label: { widthMm, heightMm },
+  margin: { leftMm: (A4.widthMm - columns * widthMm) / 2, topMm: (A4.heightMm - rows * heightMm) / 2 },
+});
+const roll = (id: string, widthMm: number, heightMm: number): LabelStock => ({
+  id,
+  page: { widthMm, heightMm },
+  columns: 1,
+  rows: 1,
+  label: { widthMm, heightMm },
+  margin: { leftMm: 0, topMm: 0 },
+});
+
+/** Labels that are to be had: A4 sheets cut in 14, 24 or 40, and a narrow roll, one label a page. */
+export const LABEL_STOCKS: readonly LabelStock[] = [
+  grid('a4-24', 3, 8, 70, 37),
+  grid('a4-14', 2, 7, 99, 38),
+  grid('a4-40', 4, 10, 52.5, 29.7),
+  roll('roll', 62, 29),
+];
+
+const PAD_MM = 2.5;
+const KIND_WORDS = { tag: 'Tag', bag: 'Bag' } as const;
+
+/** `labels` on `stock`; the codes open under `address`. `machine` is said on each, so that two jobs’ bags are told apart. */
+export function labelSheet(
+  labels: readonly LabelContents[],
+  stock: LabelStock,
+  address: string,
+  machine: string,
+): TDocumentDefinitions {
+  const perPage = stock.columns * stock.rows;
+  const content = labels.flatMap((label, index): readonly Content[] => {
+    const place = index % perPage;
+    const xMm = stock.margin.leftMm + (place % stock.columns) * stock.label.widthMm;
+    const yMm = stock.margin.topMm + Math.floor(place / stock.columns) * stock.label.heightMm;
+    const parts = labelAt(label, stock, xMm, yMm, address, machine);
+    return place === 0 && index > 0 ? [{ text: '', pageBreak: 'before' }, ...parts] : parts;
+  });
+  return {
+    pageSize: { width: mm(stock.page.widthMm), height: mm(stock.page.heightMm) },
+    pageMargins: 0,
+    defaultStyle: { font: 'Barlow', fontSize: 8, lineHeight: 1 },
+    info: { title: 'Labels', creator: 'Brisk Ledger' },
+    content: content as Content[],
+  };
+}
+
+function labelAt(
+  label: LabelContents,
+  { label: size }: LabelStock,
+  xMm: number,
+  yMm: number,
+  address: string,
+  machine: string,
+): readonly Content[] {
+  const codeMm = Math.min(size.heightMm - 2 * PAD_MM, 28);
+  const textMm = size.widthMm - codeMm - 3 * PAD_MM;
+  const small = size.heightMm < 32;
+  const at = (dxMm: number, dyMm: number) => ({ x: mm(xMm + dxMm), y: mm(yMm + dyMm) });
+  const kind = KIND_WORDS[label.is];
+  return [
+    {
+      svg: codeSvg(`${address}${label.path}`),
+      width: mm(codeMm),
+      height: mm(codeMm),
+      absolutePosition: at(PAD_MM, (size.heightMm - codeMm) / 2),
+    },
+    {
+      absolutePosition: at(codeMm + 2 * PAD_MM, PAD_MM),
+      columns: [
+        {
+          width: mm(textMm),
+          stack: [
+            {
+              text: [
+                { text: `${kind} `, fontSize: small ? 9 : 11 },
+                { text: String(label.number), fontSize: small ? 22 : 30, bold: true },
+              ],
+            },
+            { text: cut(label.title, 2 * lineLetters(textMm, small ? 8 : 9)), fontSize: small ? 8 : 9, bold: true },
+            ...label.details
+              .slice(0, small ? 1 : 3)
+              .map((text): Content => ({ text: cut(text, lineLetters(textMm, 7)), fontSize: 7 })),
+            ...(machine ? [{ text: cut(machine, lineLetters(textMm, 6)), fontSize: 6 } as Content] : []),
+          ],
+        },
+      ],
+    },
+  ];
+}
+
+/** `text` as a QR code, each row of dark modules one stroke-free run, so that no hairlines show between them. */
+function codeSvg(text: string): string {
+  const { modules } = create(text, { errorCorrectionLevel: 'M' });
+  const { size } = modules;
+  const runs: string[] = [];
+  for (let row = 0; row < size; row += 1)
+    for (let column = 0; column < size; column += 1) {
+      let end = column;
+      while (end < size && modules.get(row, end)) end += 1;
+      if (end > column) runs.push(`M${column} ${row}h${end - column}v1h-${end - column}z`);
+      column = end;
+    }
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${size} ${size}"><path d="${runs.join('')}" fill="#000"/></svg>`;
+}
+
+/** Letters of `size` points in a line of `widthMm`, on the safe side. */
+function lineLetters(widthMm: number, size: number): number {
+  return Math.floor(mm(widthMm) / (0.52 * size));
+}
+
+function cut(text: string, letters: number): string {
+  return text.length <= letters ? text : `${text.slice(0, Math.max(1, letters - 1))}…`;
+}

@@ -1,0 +1,68 @@
+import { LABEL_KINDS, labelsOf, rollLabels, type LabelKind } from '@brisk/core/labels';
+import { Router, type Request, type Response } from 'express';
+import { badInput, ProblemError } from '../http/problem.js';
+import type { JobStore } from '../jobs/job-store.js';
+import { pdfOf } from '../printing/pdf.js';
+import { LABEL_STOCKS, labelSheet, type LabelStock } from './label-sheet.js';
+
+/** Most numbers of a roll printed at once. */
+const MOST_OF_A_ROLL = 500;
+
+/** Labels to print: those of a job, and rolls of numbers beforehand. `address`: where the shop’s devices reach this. */
+export function labelRoutes(store: JobStore, address: string | undefined): Router {
+  const router = Router();
+  const addressFor = (request: Request) => address ?? `${request.protocol}://${request.headers.host ?? 'localhost'}`;
+
+  router.get('/jobs/:job/labels.pdf', async (request, response) => {
+    const { job, state } = await store.read(request.params.job);
+    const is = kindIn(request);
+    const numbers = numbersIn(request);
+    const labels = labelsOf(state, job.id, is).filter(({ number }) => numbers === undefined || numbers.has(number));
+    if (labels.length === 0)
+      throw new ProblemError('not-found', `There is no ${is} on this job to print a label for yet.`);
+    await send(response, labelSheet(labels, stockIn(request), addressFor(request), job.machine), `${is}-labels`);
+  });
+
+  router.get('/labels/roll.pdf', async (request, response) => {
+    const from = wholeIn(request, 'from', 1, 99_999, 1);
+    const count = wholeIn(request, 'count', 1, MOST_OF_A_ROLL, 50);
+    const labels = rollLabels(kindIn(request), from, count);
+    await send(response, labelSheet(labels, stockIn(request), addressFor(request), ''), 'roll');
+  });
+
+  return router;
+}
+
+async function send(response: Response, document: Parameters<typeof pdfOf>[0], name: string): Promise<void> {
+  const bytes = await pdfOf(document);
+  response.type('application/pdf');
+  response.setHeader('content-disposition', `inline; filename="${name}.pdf"`);
+  response.send(bytes);
+}
+
+function kindIn({ query }: Request): LabelKind {
+  const asked = query['of'] ?? 'tag';
+  return LABEL_KINDS.find((kind) => kind === asked) ?? badInput([{ field: 'of', words: 'of has to be tag or bag.' }]);
+}
+
+function stockIn({ query }: Request): LabelStock {
+  const asked = query['stock'] ?? 'a4-24';
+  const words = `stock has to be one of ${LABEL_STOCKS.map(({ id }) => id).join(', ')}.`;
+  return LABEL_STOCKS.find(({ id }) => id === asked) ?? badInput([{ field: 'stock', words }]);
+}
+
+function numbersIn({ query }: Request): ReadonlySet<number> | undefined {
+  const asked = query['numbers'];
+  if (asked === undefined) return undefined;
+  const numbers = String(asked).split(',').map(Number);
+  if (numbers.length > 1_000 || numbers.some((number) => !Number.isInteger(number) || number < 1))
+    badInput([{ field: 'numbers', words: 'numbers has to be whole numbers with commas between them.' }]);
+  return new Set(numbers);
+}
+
+function wholeIn({ query }: Request, field: string, least: number, most: number, usual: number): number {
+  const value = Number(query[field] ?? usual);
+  if (!Number.isInteger(value) || value < least || value > most)
+    badInput([{ field, words: `${field} has to be a whole number from ${least} to ${most}.` }]);
+  return value;
+}

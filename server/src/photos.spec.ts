@@ -1,0 +1,131 @@
+import { createHash } from 'node:crypto';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import { ProblemError } from './http/problem.js';
+import { PhotoStore } from './photos/photo-store.js';
+import { entry, TestServer } from './testing/test-server.js';
+
+const painted = (width: number, height: number) =>
+  sharp({ create: { width, height, channels: 3, background: '#a06030' } });
+const jpeg = (width = 64, height = 48) => painted(width, height).jpeg().toBuffer();
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await TestServer.start();
+});
+afterAll(() => server.stop());
+
+async function post(body: Buffer | string, type = 'image/jpeg') {
+  const bytes = typeof body === 'string' ? body : new Uint8Array(body);
+  const response = await fetch(`${server.address}/api/photos`, {
+    method: 'POST',
+    headers: { 'content-type': type },
+    body: bytes,
+  });
+  return { status: response.status, body: (await response.json()) as Record<string, unknown> };
+}
+const fetched = async (path: string) => {
+  const response = await fetch(server.address + path);
+  return { response, bytes: Buffer.from(await response.arrayBuffer()) };
+};
+
+describe('taking a picture in', () => {
+  it('keeps one that is tidy already to the byte, under the hash of its contents', async () => {
+    const file = await jpeg();
+    const { status, body } = await post(file);
+    const photo = createHash('sha256').update(file).digest('hex');
+    expect({ status, body }).toEqual({ status: 201, body: { photo, widthPx: 64, heightPx: 48, bytes: file.length } });
+    const { response, bytes } = await fetched(`/api/photos/${photo}`);
+    expect(response.headers.get('content-type')).toBe('image/jpeg');
+    expect(response.headers.get('cache-control')).toContain('immutable');
+    expect(bytes.equals(file)).toBe(true);
+    expect((await post(file)).body).toEqual(body);
+  });
+
+  it('turns it upright, makes it smaller, and leaves out where it was taken', async () => {
+    const file = await painted(4_000, 3_000)
+      .withExif({ IFD0: { Make: 'Shed camera' }, IFD3: { GPSLatitude: '53/1 7/1 30/1', GPSLatitudeRef: 'N' } })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer();
+    expect((await sharp(file).metadata()).exif).toBeDefined();
+    const { body } = await post(file);
+    expect(body).toMatchObject({ widthPx: 1_920, heightPx: 2_560 });
+    const { bytes } = await fetched(`/api/photos/${String(body['photo'])}`);
+    const kept = await sharp(bytes).metadata();
+    expect(kept).toMatchObject({ width: 1_920, height: 2_560, format: 'jpeg' });
+    expect(kept.exif).toBeUndefined();
+    expect(kept.orientation).toBeUndefined();
+  });
+
+  it('takes PNG and WebP as well, and makes a small copy of each', async () => {
+    for (const file of [await painted(800, 600).png().toBuffer(), await painted(800, 601).webp().toBuffer()]) {
+      const { status, body } = await post(file, 'application/octet-stream');
+      expect(status).toBe(201);
+      const { bytes } = await fetched(`/api/photos/${String(body['photo'])}/small`);
+      expect((await sharp(bytes).metadata()).width).toBe(360);
+    }
+  });
+
+  it.each([
+    ['a text that says it is a picture', Buffer.from('M8 by 25, I think'), 'image/jpeg'],
+    ['nothing', Buffer.alloc(0), 'image/jpeg'],
+    ['a drawing with a program in it', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'), 'image/svg+xml'],
+    ['something that is no picture', Buffer.from('%PDF-1.7'), 'application/pdf'],
+  ])('refuses %s', async (_what, file, type) => {
+    const { status, body } = await post(file, type);
+    expect(status).toBe(422);
+    expect(body['detail']).toMatch(/picture|empty/);
+  });
+
+  it('refuses one that was cut short, and keeps nothing of it', async () => {
+    const whole = await sharp({
+      create: {
+        width: 900,
+        height: 700,
+        channels: 3,
+        noise: { type: 'gaussian', mean: 120, sigma: 40 },
+        background: '#000',
+      },
+    })
+      .jpeg()
+      .toBuffer();
+    const before = readdirSync(join(server.folder, 'photos'), { recursive: true }).length;
+    const { status, body } = await post(whole.subarray(0, whole.length / 2));
+    expect(status).toBe(422);
+    expect(body['detail']).toMatch(/cut short on the way. Nothing was kept/);
+    expect(readdirSync(join(server.folder, 'photos'), { recursive: true })).toHaveLength(before);
+  });
+
+  it('says so when the disk is full, and leaves no half of a file', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'brisk-full-'));
+    const full = new PhotoStore(folder, () =>
+      Promise.reject(Object.assign(new Error('no space left on device'), { code: 'ENOSPC' })),
+    );
+    const refusal = await full.keep(await jpeg(10, 10)).catch((error: unknown) => error);
+    expect(refusal).toBeInstanceOf(ProblemError);
+    expect(refusal).toMatchObject({ kind: 'no-room' });
+    expect((refusal as ProblemError).message).toMatch(/stays on your device/);
+    expect(readdirSync(folder)).toEqual([]);
+    rmSync(folder, { recursive: true });
+  });
+
+  it('hands out nothing but pictures', async () => {
+    for (const name of ['a'.repeat(64), '..%2Fbrisk-ledger.db', 'x'])
+      expect((await fetched(`/api/photos/${name}`)).response.status).toBe(404);
+  });
+
+  it('is written into the ledger by its hash, and only by a hash', async () => {
+    const job = await server.begin();
+    const taken = { kind: 'photo-taken', widthPx: 64, heightPx: 48, pinnedTo: { operation: 'open:battery-negative' } };
+    const photo = createHash('sha256')
+      .update(await jpeg())
+      .digest('hex');
+    expect((await server.append(job, 0, [entry({ ...taken, photo } as never)])).status).toBe(200);
+    const wrong = await server.append(job, 1, [entry({ ...taken, photo: '../../etc/passwd' } as never)]);
+    expect(wrong.status).toBe(422);
+    expect(wrong.body.errors?.[0]?.words).toMatch(/SHA-256/);
+  });
+});

@@ -1,0 +1,53 @@
+import express, { Router, type Response } from 'express';
+import { photoName } from '@brisk/contracts/entry';
+import { ProblemError } from '../http/problem.js';
+import type { PhotoStore } from './photo-store.js';
+
+/** Largest picture file taken in. */
+const LARGEST_PHOTO = '40mb';
+
+/** The picture files. What they show, and what is drawn on them, stands in the ledgers. */
+export function photoRoutes(store: PhotoStore): Router {
+  const router = Router();
+
+  router.post(
+    '/photos',
+    (request, _response, next) => {
+      if (!request.is(['image/*', 'application/octet-stream']))
+        throw new ProblemError('bad-input', 'That is no picture. JPEG, PNG, WebP and HEIC files are taken.', {
+          errors: [{ field: 'photo', words: 'A picture is needed.' }],
+        });
+      next();
+    },
+    express.raw({ type: () => true, limit: LARGEST_PHOTO }),
+    async (request, response) => {
+      const body: unknown = request.body;
+      if (!Buffer.isBuffer(body) || body.length === 0)
+        throw new ProblemError('bad-input', 'The file is empty. Nothing was kept.', {
+          errors: [{ field: 'photo', words: 'The file is empty.' }],
+        });
+      response.status(201).json(await store.keep(body));
+    },
+  );
+
+  router.get('/photos/:photo', async (request, response) => {
+    send(response, await store.file(nameIn(request.params.photo)));
+  });
+
+  router.get('/photos/:photo/small', async (request, response) => {
+    send(response, await store.smallFile(nameIn(request.params.photo)));
+  });
+
+  return router;
+}
+
+/** A picture never changes under its name, so a browser may keep it. */
+function send(response: Response, file: string): void {
+  response.setHeader('cache-control', 'private, max-age=31536000, immutable');
+  response.type('image/jpeg').sendFile(file, { cacheControl: false, dotfiles: 'allow' });
+}
+
+function nameIn(photo: string): string {
+  if (!photoName().isValidSync(photo)) throw new ProblemError('not-found', 'There is no picture of that name.');
+  return photo;
+}
