@@ -3,9 +3,11 @@
  * made-up crew through the same rules as a real one, so nothing in it could not have been recorded. Run it with
  * `npm run demo:data` after a build; the bundles it writes are checked in.
  */
-import { writeFileSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { completed, compose, templateOf } from '@brisk/core/layouts';
-import { hasRun, isDone, openItems, stopOf } from '@brisk/core/ledger';
+import { hasRun, isDone, openItems, RULES_NOW, setsOf, stopOf } from '@brisk/core/ledger';
+import { positionsOf } from '@brisk/core/fasteners';
 import { interfacesOf, swapWork } from '@brisk/core/swap';
 import { usualSettings } from '@brisk/core/planning';
 import { lookAtOf } from '@brisk/core/survey';
@@ -19,14 +21,38 @@ function surveyOf({ layout, choices, powerpack, route, unsure = [] }) {
   const chosen = completed(template, choices);
   const lookAt = lookAtOf(unsure, chosen);
   return {
-    plan: { map: compose(template, chosen), powerpack, route, ...(lookAt.length > 0 ? { lookAt } : {}) },
+    plan: {
+      map: compose(template, chosen),
+      powerpack,
+      route,
+      ...(lookAt.length > 0 ? { lookAt } : {}),
+      rules: RULES_NOW,
+    },
     survey: { layout, choices: chosen },
+  };
+}
+
+/** One of the sample photos, as a ledger names it, pinned where it belongs. */
+function photo(name, pinnedTo, words) {
+  const file = readFileSync(new URL(`photos/${name}.jpg`, import.meta.url));
+  return {
+    kind: 'photo-taken',
+    photo: createHash('sha256').update(file).digest('hex'),
+    widthPx: 1600,
+    heightPx: 1200,
+    pinnedTo,
+    words,
   };
 }
 
 function begin(name, createdOn, head, survey = LENGTHWISE) {
   const job = { id: idFrom(name), createdAt: `${createdOn}T07:00:00.000Z`, revision: 1, ...head, ...surveyOf(survey) };
   return new Crew(name, job, createdOn);
+}
+
+/** A pattern with something odd about one of its holes. */
+function withNote(pattern, hole, note) {
+  return { ...pattern, holes: pattern.holes.map((one, index) => (index === hole ? { ...one, note } : one)) };
 }
 
 function minibus() {
@@ -40,8 +66,30 @@ function minibus() {
   });
   crew.write('Ines', 5, { kind: 'noted', text: 'Scratch on the left wing was there before. Photo on the shed phone.' });
   crew.workUntil((state) => isDone(state, 'remove:heat-shield'), {
-    'open:steering-pump-bolts': { note: 'one 15 mm shorter, top; strap round the wing' },
-    'open:undertray-screws': { count: 10, note: 'two sheet screws were missing already' },
+    'open:steering-pump-bolts': (now) => {
+      now.write(
+        'Ines',
+        2,
+        photo('pump-aside', { operation: 'open:steering-pump-bolts' }, 'Pump swung aside, hoses on'),
+      );
+      now.step({ note: 'one 15 mm shorter, top; strap round the wing', kept: 'card' });
+    },
+    'open:undertray-screws': (now) => {
+      now.write(
+        'Tobias',
+        1,
+        photo('undertray-screws', { operation: 'open:undertray-screws' }, 'Two were missing already'),
+      );
+      now.step({ count: 10, note: 'two sheet screws were missing already' });
+    },
+    'open:heat-shield-nuts': (now) => {
+      now.write(
+        'Tobias',
+        1,
+        photo('shield-before', { operation: 'open:heat-shield-nuts' }, 'Shield before it came off'),
+      );
+      now.step();
+    },
   });
   crew.write('Tobias', 4, {
     kind: 'part-needed',
@@ -58,6 +106,8 @@ function minibus() {
         trouble: 'rounded',
         tried: 'Two nuts came with heat. The upper one is round; penetrant on it over night, then the extractor.',
         minutesLost: 25,
+        means: ['penetrant', 'heat'],
+        soakMin: 720,
       }),
   });
   crew.write('Tobias', 2, {
@@ -66,7 +116,59 @@ function minibus() {
     name: 'Copper nuts M8 for the turbocharger',
     quantity: 3,
     reason: 'Single use, one rounded',
+    operation: 'open:downpipe-turbo',
   });
+  const nuts = photo('turbo-nuts', { operation: 'open:downpipe-turbo' }, 'Upper nut at the turbocharger is round');
+  crew.write('Tobias', 1, nuts, {
+    kind: 'photo-marked',
+    photo: nuts.photo,
+    marks: [
+      { kind: 'ring', from: { x: 0.6, y: 0.333 }, to: { x: 0.655, y: 0.333 }, words: 'this one' },
+      { kind: 'arrow', from: { x: 0.25, y: 0.85 }, to: { x: 0.5, y: 0.57 }, words: 'came with heat' },
+    ],
+  });
+  crew.write('Ines', 2, photo('loom-tags', { tag: 11 }, 'Plugs behind the engine, tags 11 to 13'));
+  crew.write('Ines', 2, {
+    kind: 'set-described',
+    connection: 'steering-pump-bolts',
+    sets: [
+      { count: 2, what: 'M8×1.25 × 75, 13 mm' },
+      { count: 1, what: 'M8×1.25 × 60, 13 mm', note: 'top, with the spacer', washers: ['wave', 'flat'] },
+    ],
+  });
+  crew.write('Ines', 2, {
+    kind: 'pattern-drawn',
+    connection: 'steering-pump-bolts',
+    pattern: withNote(
+      positionsOf('circle', setsOf(crew.state, 'steering-pump-bolts'), 96, 96),
+      2,
+      'the short one, at the top',
+    ),
+  });
+  crew.write(
+    'Tobias',
+    3,
+    { kind: 'fasteners-judged', connection: 'heat-shield-nuts', set: 0, count: 2, condition: 'corroded' },
+    {
+      kind: 'bolt-found',
+      bolt: idFrom('minibus loose 1'),
+      measured: { form: 'bolt', diameterMm: 7.86, lengthMm: 24.6, drive: 'hex', driveSize: 13 },
+      where: 'on the crossmember, left',
+    },
+    {
+      kind: 'bolt-found',
+      bolt: idFrom('minibus loose 2'),
+      measured: { form: 'bolt', diameterMm: 5.88, lengthMm: 16.3, driveSize: 10 },
+      where: 'in the undertray',
+    },
+    {
+      kind: 'bolt-found',
+      bolt: idFrom('minibus loose 3'),
+      measured: { form: 'screw', lengthMm: 16.2, drive: 'star', driveSize: 25 },
+      where: 'swept up under the lift',
+    },
+    photo('loose-bolts', {}, 'Three nobody can place'),
+  );
   crew.write('Ines', 3, {
     kind: 'noted',
     text: 'Old cable ties on the loom by the bell housing. New ones on the way back.',
@@ -126,7 +228,7 @@ function deicer() {
         connection: 'exhaust-sensor',
         reason: 'Plug body is on order; warning lamp is expected until then.',
       }),
-    'close:compressor-bolts': { count: 2 },
+    'close:compressor-bolts': { count: 2, countAccepted: 'Third hole is stripped; insert on order' },
     'torque:mount-left': { torque: [66.0, 75.4] },
     'torque:downpipe-turbo': {
       torque: [21.5],
@@ -310,7 +412,21 @@ function loader() {
     crew: ['Kamal', 'Ines'],
     dueOn: '2026-11-30',
   });
-  crew.workUntil((state) => stopOf(state) === 'bench');
+  crew.workUntil((state) => stopOf(state) === 'bench', {
+    'open:mount-right': (now) => {
+      now.write('Kamal', 1, photo('mount-out', { operation: 'open:mount-right' }, 'Right mount before it was opened'));
+      now.step();
+    },
+    'open:oil-pressure': (now) => {
+      now.write('Ines', 1, {
+        kind: 'noted',
+        text: 'The catch is brittle: warm it with the hand first, then press from below.',
+        operation: 'open:oil-pressure',
+        house: true,
+      });
+      now.step();
+    },
+  });
   crew.write('Ines', 4, {
     kind: 'part-needed',
     need: idFrom('loader seal'),
@@ -321,6 +437,7 @@ function loader() {
   crew.comeBackOn('2026-11-19');
   crew.write('Kamal', 5, { kind: 'part-arrived', need: idFrom('loader seal') });
   crew.workUntil((state) => isDone(state, 'torque:mount-left'));
+  crew.write('Ines', 2, photo('mount-back', { operation: 'close:mount-right' }, 'Right mount seated, marked'));
   crew.write('Kamal', 6, {
     kind: 'torque-read',
     connection: 'mount-right',
@@ -339,6 +456,29 @@ function tender() {
     dueOn: '2026-09-30',
   });
   crew.workUntil((state) => stopOf(state) === 'bench', {
+    'open:downpipe-turbo': (now) => {
+      if (!now.state.progress.has('open:downpipe-turbo'))
+        now.write(
+          'Kamal',
+          20,
+          {
+            kind: 'operation-stuck',
+            operation: 'open:downpipe-turbo',
+            trouble: 'seized',
+            tried: 'Penetrant and half an hour, then the six-point socket on a long bar',
+            minutesLost: 20,
+            means: ['penetrant', 'leverage'],
+            soakMin: 30,
+          },
+          {
+            kind: 'noted',
+            text: 'Never without soaking: half an hour of penetrant, six-point socket, then they come whole.',
+            operation: 'open:downpipe-turbo',
+            house: true,
+          },
+          photo('ground-strap', { connection: 'engine-ground' }, 'Engine strap, both ends'),
+        );
+    },
     'open:gearbox-breather': (now) =>
       now.write(
         'Ines',

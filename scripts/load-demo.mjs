@@ -3,9 +3,10 @@ import { join } from 'node:path';
 import { root } from './say.mjs';
 
 const folder = join(root, 'demo/larkmoor');
+const photos = join(root, 'demo/photos');
 
 /**
- * Brings every bundle of the demo and the shop’s tools in through the API, as a person would. What has been worked on
+ * Brings every bundle of the demo, its sample photos and the shop’s tools in through the API, as a person would. What has been worked on
  * since is left as it is. Returns a line for each.
  */
 export async function loadDemo(address) {
@@ -23,6 +24,16 @@ export async function loadDemo(address) {
     else if (answer.status === 409) lines.push(`${file}: kept as it stands here`);
     else throw new Error(`${file}: ${body.detail}`);
   }
+  const pictures = readdirSync(photos).filter((name) => name.endsWith('.jpg'));
+  for (const name of pictures) {
+    const answer = await fetch(`${address}/api/photos`, {
+      method: 'POST',
+      headers: { 'content-type': 'image/jpeg' },
+      body: readFileSync(join(photos, name)),
+    });
+    if (!answer.ok) throw new Error(`${name}: ${(await answer.json()).detail}`);
+  }
+  lines.push(`Sample photos: ${pictures.length}`);
   const document = JSON.parse(readFileSync(join(root, 'demo/tools.json'), 'utf8'));
   const kept = await (await fetch(`${address}/api/tools`)).json();
   if (kept.revision === 0) {

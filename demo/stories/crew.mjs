@@ -4,9 +4,12 @@ import {
   extend,
   fastenerCount,
   gateOf,
+  groundsOf,
   nextBag,
   nextTag,
   nextUp,
+  setCountOf,
+  setsOf,
   startOf,
   wantsTag,
 } from '@brisk/core/ledger';
@@ -91,6 +94,8 @@ export class Crew {
     const minutes =
       share < 0.7 ? low + (share / 0.7) * (likely - low) : likely + ((share - 0.7) / 0.3) * (high - likely) * 0.5;
     if (operation.holdPoint) {
+      for (const { connection, check } of operation.holdPoint === 'pre-start' ? groundsOf(this.state) : [])
+        if (!check?.good) this.write(by, 2, { kind: 'ground-checked', connection: connection.id, good: true });
       const { holdPoint } = gateOf(this.state, operation.holdPoint);
       this.write(by, minutes, {
         kind: 'hold-point-signed',
@@ -116,14 +121,14 @@ export class Crew {
     const connection = this.state.work.connections.get(operation.connection ?? '');
     const bodies = [];
     if (connection && operation.phase === 'strip') {
-      const count = fastenerCount(connection);
+      const count = fastenerCount(setsOf(this.state, connection.id));
       if (count > 0)
         bodies.push({
           kind: 'fasteners-counted',
           connection: connection.id,
           direction: 'out',
           count: odd.count ?? count,
-          bag: nextBag(this.state),
+          ...(odd.kept ? { kept: odd.kept } : { bag: nextBag(this.state), kept: 'bag' }),
           ...(odd.note ? { note: odd.note } : {}),
         });
       if (wantsTag(connection)) bodies.push({ kind: 'tagged', connection: connection.id, tag: nextTag(this.state) });
@@ -135,8 +140,10 @@ export class Crew {
           kind: 'fasteners-counted',
           connection: connection.id,
           direction: 'in',
-          count: odd.count ?? out.count,
+          count: odd.count ?? fullCount(this.state, connection.id),
         });
+      if (out && odd.countAccepted)
+        bodies.push({ kind: 'count-accepted', connection: connection.id, reason: odd.countAccepted });
     }
     if (connection && operation.kind === 'torque') {
       const target = connection.refit.torque.targetNm;
@@ -174,4 +181,9 @@ export class Crew {
     this.day = next.toISOString().slice(0, 10);
     this.minute = DAY_BEGINS_MIN + Math.max(1, Math.round(minutes));
   }
+}
+
+/** How many belong into a joint, by the time it is closed. */
+function fullCount(state, connection) {
+  return setCountOf(state, connection)?.full ?? 0;
 }

@@ -1,6 +1,6 @@
+import type { JobHits } from '@brisk/contracts/house';
 import type { HouseKnowledge } from '@brisk/core/house';
 import { jobCode } from '@brisk/core/labels';
-import type { JobHits } from './house/routes.js';
 import { entry, TestServer } from './testing/test-server.js';
 
 let server: TestServer;

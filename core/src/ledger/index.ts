@@ -8,6 +8,7 @@ export type * from './state.js';
 export { canApply, replay, waitsFor, type Refusal, type Replay } from './can-apply.js';
 export { extend, foldLedger, startOf } from './fold.js';
 export { gateOf, type Blocker, type Gate } from './gates.js';
+export { BAG_COLUMNS, bagRows, bagWall, tileOf, type BagTile, type SetStanding, type WallSection } from './bag-wall.js';
 export { clockOf, type StepClock } from './clock.js';
 export {
   groundsOf,
@@ -29,6 +30,7 @@ export { fastenerCount, nextBag, nextTag, renumbered, wantsTag } from './numbers
 export { fastenersToBuy, type FastenersToBuy } from './shopping.js';
 export { soakingSteps, type Soaking } from './soaking.js';
 export { countMismatches, openItems, type OpenItem } from './open-items.js';
+export { lastEntriesOf } from './last-entries.js';
 export { LONGEST_STRETCH_MIN, minutesByOperation, minutesByStop } from './phase-time.js';
 export {
   STOPS,

@@ -14,15 +14,15 @@ export function usualSettings(names: readonly string[]): PlanSettings {
 
 /**
  * What has to wait as the job stands: a step whose part is missing for nobody knows how long, other stuck ones until the
- * penetrant has worked, and what was put off for a while.
+ * penetrant has worked, and what was put off for a while. `nowMs`: how much of the soaking is over by then.
  */
-export function waitsNow(state: JobState): readonly Wait[] {
+export function waitsNow(state: JobState, nowMs?: number): readonly Wait[] {
   const stuck = stuckSteps(state).map(({ id }): Wait => {
-    const progress = state.progress.get(id);
-    const trouble = progress?.is === 'stuck' ? progress.trouble : 'other';
-    return trouble === 'part-missing'
-      ? { operation: id, why: 'A part is missing' }
-      : { operation: id, min: SOAKING_MIN, why: 'Stuck: penetrant is given time' };
+    const struggle = state.struggles.get(id)?.at(-1);
+    if (struggle?.trouble === 'part-missing') return { operation: id, why: 'A part is missing' };
+    const gone = struggle && nowMs !== undefined ? Math.max(0, (nowMs - Date.parse(struggle.at)) / 60_000) : 0;
+    const soakMin = struggle?.soakMin === undefined ? SOAKING_MIN : Math.max(0, struggle.soakMin - gone);
+    return { operation: id, min: soakMin, why: 'Stuck: penetrant is given time' };
   });
   const putOff = [...state.progress].flatMap(([operation, progress]): readonly Wait[] =>
     progress.is === 'skipped' && progress.mode === 'later' ? [{ operation, min: PUT_OFF_MIN, why: 'Put off' }] : [],
@@ -60,7 +60,7 @@ export function agedBy(settings: PlanSettings, minutes: number): PlanSettings {
  */
 export function settingsNow(state: JobState, half: Half, names: readonly string[], nowMs: number): PlanSettings {
   const followed = state.plans.get(half);
-  const waits = waitsNow(state);
+  const waits = waitsNow(state, nowMs);
   if (!followed) return { ...usualSettings(names), waits };
   const settings = agedBy(followed.settings, Math.max(0, (nowMs - Date.parse(followed.at)) / 60_000));
   const open = settings.waits.filter(({ operation }) => {

@@ -1,4 +1,5 @@
-import { findIn, wordsAsked, type Hit } from '@brisk/core/find';
+import type { JobHits } from '@brisk/contracts/house';
+import { findIn, wordsAsked } from '@brisk/core/find';
 import { houseOf } from '@brisk/core/house';
 import { jobCode } from '@brisk/core/labels';
 import { Router } from 'express';
@@ -7,14 +8,6 @@ import type { JobStore } from '../jobs/job-store.js';
 
 /** Longest question that is looked for. */
 const LONGEST_QUESTION = 200;
-
-/** What answers a search on one job. */
-export interface JobHits {
-  readonly id: string;
-  readonly title: string;
-  readonly machine: string;
-  readonly hits: readonly Hit[];
-}
 
 /** What the shop knows over all its jobs. */
 export function houseRoutes(store: JobStore): Router {

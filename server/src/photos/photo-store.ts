@@ -1,17 +1,9 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { mkdir, open, readFile, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
+import type { KeptPhoto } from '@brisk/contracts/house';
 import sharp from 'sharp';
 import { ProblemError } from '../http/problem.js';
-
-/** A picture as it is kept. */
-export interface KeptPhoto {
-  /** SHA-256 of the file, in hexadecimal; its name from then on. */
-  readonly photo: string;
-  readonly widthPx: number;
-  readonly heightPx: number;
-  readonly bytes: number;
-}
 
 /** Longest edge of a kept picture: enough to read a casting mark on it, and not more. */
 const LONGEST_PX = 2_560;

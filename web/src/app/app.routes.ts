@@ -49,6 +49,24 @@ export const routes: Routes = [
         title: 'First start',
         loadComponent: () => import('./first-start/first-start').then((m) => m.FirstStart),
       },
+      { path: 'bags', title: 'Bags', loadComponent: () => import('./bags/bags').then((m) => m.Bags) },
+      {
+        path: 'bags/:connection',
+        title: 'Bag',
+        loadComponent: () => import('./bags/set-card').then((m) => m.SetCard),
+      },
+      {
+        path: 'mystery',
+        title: 'Mystery bolt',
+        loadComponent: () => import('./mystery/mystery').then((m) => m.Mystery),
+      },
+      { path: 'photos', title: 'Photos', loadComponent: () => import('./photos/photos').then((m) => m.Photos) },
+      {
+        path: 'photos/:photo',
+        title: 'Photo',
+        loadComponent: () => import('./photos/photo-view').then((m) => m.PhotoView),
+      },
+      { path: 'record', title: 'Record', loadComponent: () => import('./record/record').then((m) => m.RecordView) },
       {
         path: 'handover',
         title: 'Handover',
@@ -56,5 +74,14 @@ export const routes: Routes = [
       },
     ],
   },
+  { path: 'find', title: 'Find', loadComponent: () => import('./find/find').then((m) => m.Find) },
+  ...(['tag', 'bag'] as const).flatMap((is) =>
+    [`${is[0]}/:code/:number`, `${is[0]}/:number`].map((path) => ({
+      path,
+      title: is === 'tag' ? 'Tag' : 'Bag',
+      data: { is },
+      loadComponent: () => import('./labels/label-landing').then((m) => m.LabelLanding),
+    })),
+  ),
   { path: '**', title: 'Not here', loadComponent: () => import('./yard/not-here').then((m) => m.NotHere) },
 ];

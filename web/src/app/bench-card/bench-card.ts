@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
-import { isSettled, type JobState } from '@brisk/core/ledger';
+import { isSettled, setsOf, type JobState } from '@brisk/core/ledger';
 import { whatIfNow } from '@brisk/core/planning';
 import { chainOf, slackOf, type Link } from '@brisk/core/schedule';
 import { HEIGHT_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
@@ -44,6 +44,11 @@ export class BenchCard {
       })),
       pinned: this.draft.pinned().has(id),
     };
+  });
+
+  protected readonly sets = computed(() => {
+    const connection = this.card()?.connection;
+    return connection ? setsOf(this.state(), connection.id) : [];
   });
 
   protected readonly card = computed(() => {

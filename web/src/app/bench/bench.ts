@@ -5,12 +5,19 @@ import { MatButton } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { count, name, text } from '@brisk/contracts/fields';
-import { singleUseOpened, unsettled } from '@brisk/core/ledger';
+import { fastenersToBuy, unsettled, type FastenersToBuy } from '@brisk/core/ledger';
 import { format } from 'date-fns';
 import { v4 as uuid } from 'uuid';
 import { Desk } from '../desk/desk';
 import { wrongWith, yupRule } from '../forms/yup-rule';
+import { CONDITION_WORDS } from '../words/trade-words';
 import { StepActions } from '../step/step-actions';
+
+const WHY_WORDS: Readonly<Record<FastenersToBuy['why'], string>> = {
+  ...CONDITION_WORDS,
+  'single-use': 'new every time',
+  missing: 'missing',
+};
 
 /** While it is out: what to order and why, what has arrived, and what was seen. */
 @Component({
@@ -41,15 +48,17 @@ export class Bench {
     })),
   );
 
-  /** Single-use fasteners of everything that was opened: they are on the list whether anybody thinks of them or not. */
-  protected readonly singleUse = computed(() => {
+  /** Fasteners to be had new: they are on the list whether anybody thinks of them or not. */
+  protected readonly fasteners = computed(() => {
     const state = this.desk.state();
     if (!state) return [];
-    return singleUseOpened(state).map(({ connection: { id, name: where }, count: many, what }) => ({
-      key: id + what,
+    return fastenersToBuy(state).map(({ connection: { id, name: where }, count: many, what, why }) => ({
+      key: id + what + why,
+      id,
       many,
       what,
       where,
+      why: WHY_WORDS[why],
     }));
   });
 

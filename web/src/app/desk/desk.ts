@@ -4,6 +4,7 @@ import { revisionOf, type Job, type LedgerTail } from '@brisk/contracts/job';
 import {
   canApply,
   extend,
+  renumbered,
   replay,
   startOf,
   type EntryBody,
@@ -62,6 +63,8 @@ export class Desk {
   readonly line = signal<Line>('loading');
   /** Entries that could not stand after what others wrote; shown until the person has read them. */
   readonly refusedLater = signal<readonly { readonly entry: LedgerEntry; readonly words: string }[]>([]);
+  /** Entries that got another number because somebody else had taken theirs; shown until the person has read them. */
+  readonly renumbered = signal<readonly LedgerEntry[]>([]);
   /** What went wrong last, for the person; empty when nothing did. */
   readonly trouble = signal('');
 
@@ -154,7 +157,8 @@ export class Desk {
   record(...bodies: readonly EntryBody[]): { readonly entries: readonly LedgerEntry[] } | { readonly refused: string } {
     const state = this.state();
     if (!state) return { refused: 'The job is not loaded yet.' };
-    const entries = bodies.map((body) => this.entry(body));
+    const at = new Date().toISOString();
+    const entries = bodies.map((body) => this.entry(body, at));
     const { refused } = replay(state, entries);
     if (refused) return { refused: refused.refusals.map(({ words }) => words).join(' ') };
     try {
@@ -166,31 +170,37 @@ export class Desk {
     return { entries };
   }
 
-  /** Takes `entries` back: unsent ones vanish, sent ones are corrected by new entries, last first. */
-  undo(entries: readonly LedgerEntry[]): void {
+  /**
+   * Takes `entries` back: unsent ones vanish, sent ones are corrected by new entries, last first. Returns why one of
+   * them cannot be, or undefined.
+   */
+  undo(entries: readonly LedgerEntry[]): string | undefined {
     const ids = new Set(entries.map(({ id }) => id));
     const unsent = this.waiting().filter(({ id }) => ids.has(id));
     if (unsent.length === entries.length && this.sending.size === 0) {
       this.keep(this.waiting().filter(({ id }) => !ids.has(id)));
-      return;
+      return undefined;
     }
     const bodies = [...entries]
       .reverse()
       .map(({ id }): EntryBody => ({ kind: 'corrected', corrects: id, reason: 'Taken back at once' }));
     for (const body of bodies) {
       const result = this.record(body);
-      if ('refused' in result) {
-        this.trouble.set(result.refused);
-        return;
-      }
+      if ('refused' in result) return result.refused;
     }
+    return undefined;
   }
 
-  private entry(body: EntryBody): LedgerEntry {
+  /** Who records on this device. */
+  me(): string {
+    return this.person.in(this.job()?.crew ?? []);
+  }
+
+  private entry(body: EntryBody, at = new Date().toISOString()): LedgerEntry {
     return {
       id: uuid(),
-      at: new Date().toISOString(),
-      by: this.person.in(this.job()?.crew ?? []),
+      at,
+      by: this.me(),
       ...body,
     } as LedgerEntry;
   }
@@ -222,8 +232,11 @@ export class Desk {
     let reached = state;
     const stands: LedgerEntry[] = [];
     const falls: { entry: LedgerEntry; words: string }[] = [];
-    for (const entry of this.waiting()) {
-      if (here.has(entry.id)) continue;
+    const renumberings: LedgerEntry[] = [];
+    for (const kept of this.waiting()) {
+      if (here.has(kept.id)) continue;
+      const entry = renumbered(reached, kept);
+      if (entry !== kept) renumberings.push(entry);
       const [refusal] = canApply(reached, entry);
       if (refusal) falls.push({ entry, words: refusal.words });
       else {
@@ -232,6 +245,7 @@ export class Desk {
       }
     }
     this.keep(stands);
+    if (renumberings.length > 0) this.renumbered.update((before) => [...before, ...renumberings]);
     if (falls.length > 0) this.refusedLater.update((before) => [...before, ...falls]);
   }
 

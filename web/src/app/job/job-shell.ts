@@ -1,9 +1,10 @@
-import { ChangeDetectionStrategy, Component, effect, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { RouterLink, RouterOutlet } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { BenchCard } from '../bench-card/bench-card';
 import { Desk } from '../desk/desk';
 import { HoldLine } from '../hold-line/hold-line';
+import { House } from '../house/house';
 import { JourneyRail } from '../journey/journey-rail';
 import { PlanDraft } from '../plan/plan-draft';
 import { StepActions } from '../step/step-actions';
@@ -13,7 +14,7 @@ import { Selection } from './selection';
 @Component({
   selector: 'bl-job-shell',
   imports: [BenchCard, HoldLine, JourneyRail, MatButton, RouterLink, RouterOutlet],
-  providers: [Desk, PlanDraft, Selection, StepActions],
+  providers: [Desk, House, PlanDraft, Selection, StepActions],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './job-shell.html',
   styleUrl: './job-shell.scss',
@@ -26,6 +27,16 @@ export class JobShell {
   constructor() {
     effect(() => this.desk.open(this.job()));
   }
+
+  /** What to write on bags and tags whose number changed. */
+  protected readonly renumberWords = computed(() =>
+    this.desk.renumbered().flatMap((entry) => {
+      const name = (id: string) => this.desk.state()?.work.connections.get(id)?.name ?? id;
+      if (entry.kind === 'tagged') return [`Write ${entry.tag} on both halves of ${name(entry.connection)}.`];
+      if (entry.kind === 'fasteners-counted') return [`Write ${entry.bag} on the bag of ${name(entry.connection)}.`];
+      return [];
+    }),
+  );
 
   protected readRefused(): void {
     this.desk.refusedLater.set([]);

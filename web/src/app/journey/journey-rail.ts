@@ -5,9 +5,17 @@ import type { Job } from '@brisk/contracts/job';
 import { stopOf, STOPS, type JobState } from '@brisk/core/ledger';
 import { debounceTime, filter, startWith } from 'rxjs';
 import { Keys } from '../keys/keys';
+import { Gloves } from '../theme/gloves';
 import { Night } from '../theme/night';
 import { STOP_WORDS } from '../words/trade-words';
 import { isPast, waitsAt } from './waits';
+
+/** What is kept beside the journey. */
+const STORE = [
+  { path: 'bags', words: 'Bags', key: '9' },
+  { path: 'photos', words: 'Photos', key: '0' },
+  { path: 'record', words: 'Record', key: 'r' },
+] as const;
 
 /** The journey of one job as a single line with eight stops, the job's place on it, and what each stop waits for. */
 @Component({
@@ -21,6 +29,8 @@ export class JourneyRail {
   readonly job = input.required<Job>();
   readonly state = input.required<JobState>();
   protected readonly night = inject(Night);
+  protected readonly gloves = inject(Gloves);
+  protected readonly store = STORE;
 
   protected readonly stops = computed(() => {
     const state = this.state();
@@ -48,6 +58,12 @@ export class JourneyRail {
       )
       .subscribe(() => element.querySelector('.open')?.scrollIntoView({ inline: 'center', block: 'nearest' }));
     inject(Keys).use(
+      ...STORE.map(({ path, words, key }) => ({
+        key,
+        words: `Go to ${words}`,
+        act: () => void router.navigate(['/jobs', this.job().id, path]),
+      })),
+      { key: 'g', words: 'Gloves on or off', act: () => this.gloves.toggle() },
       ...STOPS.map((stop, index) => ({
         key: String(index + 1),
         words: `Go to ${STOP_WORDS[stop]}`,

@@ -12,7 +12,9 @@ import type {
   Planning,
 } from '@brisk/contracts/job';
 import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep, ToolList } from '@brisk/contracts/shop';
+import type { JobHits, KeptPhoto } from '@brisk/contracts/house';
 import type { InspectionSheet } from '@brisk/core/donor';
+import type { HouseKnowledge } from '@brisk/core/house';
 import type { Observable } from 'rxjs';
 
 /** What the server answers, request by request. Errors come as `HttpErrorResponse`; see `problem-words.ts`. */
@@ -74,6 +76,23 @@ export class Api {
 
   append(id: string, append: Append): Observable<Appended> {
     return this.http.post<Appended>(`/api/jobs/${encodeURIComponent(id)}/ledger`, append);
+  }
+
+  /** Sends one picture; the answer says under which name it is kept. */
+  keepPhoto(picture: Blob): Observable<KeptPhoto> {
+    return this.http.post<KeptPhoto>('/api/photos', picture, { headers: { 'content-type': picture.type } });
+  }
+
+  house(job: string): Observable<HouseKnowledge> {
+    return this.http.get<HouseKnowledge>(`/api/jobs/${encodeURIComponent(job)}/house`);
+  }
+
+  find(query: string): Observable<readonly JobHits[]> {
+    return this.http.get<readonly JobHits[]>('/api/find', { params: { q: query } });
+  }
+
+  jobByCode(code: string): Observable<{ readonly id: string; readonly title: string }> {
+    return this.http.get<{ id: string; title: string }>(`/api/jobs-by-code/${encodeURIComponent(code)}`);
   }
 
   bundleAddress(id: string): string {

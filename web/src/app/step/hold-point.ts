@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import type { HoldPointId } from '@brisk/core/connection-map';
-import { gateOf, type Blocker, type JobState } from '@brisk/core/ledger';
+import { gateOf, groundsOf, type Blocker, type JobState } from '@brisk/core/ledger';
 import { Person } from '../desk/person';
 import { Desk } from '../desk/desk';
 import { several } from '../words/several';
@@ -15,6 +15,7 @@ const GROUPS: readonly { readonly is: Blocker['is']; readonly words: string }[] 
   { is: 'open', words: 'still open' },
   { is: 'torque', words: 'not at final torque' },
   { is: 'unfilled', words: 'to drain or fill' },
+  { is: 'ground', words: 'grounds to look at' },
   { is: 'step', words: 'other steps' },
 ];
 
@@ -53,6 +54,21 @@ export class HoldPoint {
     const looks = holdPoint.confirmations.filter(({ id }) => !this.confirmed().has(id)).length;
     return looks > 0 ? `${several(looks, 'look')} to confirm` : '';
   });
+
+  /** Grounds that were off: one look each, on bright metal, tight, the strap whole. */
+  protected readonly grounds = computed(() =>
+    this.gate().blockers.some(({ is }) => is === 'ground')
+      ? groundsOf(this.state()).filter(({ check, closed }) => closed && !check?.good)
+      : [],
+  );
+
+  protected groundGood(connection: string, name: string): void {
+    this.actions.record(`Ground good: ${name}`, { kind: 'ground-checked', connection, good: true });
+  }
+
+  protected async groundBad(connection: string, name: string): Promise<void> {
+    await this.actions.groundBad(connection, name);
+  }
 
   protected confirm(id: string, on: boolean): void {
     this.confirmed.update((before) => {

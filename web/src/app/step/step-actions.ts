@@ -1,4 +1,4 @@
-import { inject, Injectable } from '@angular/core';
+import { inject, Injectable, Injector, signal } from '@angular/core';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import {
   CONNECTION_KINDS,
@@ -8,15 +8,21 @@ import {
   type Station,
   type StepHeight,
 } from '@brisk/core/connection-map';
-import { amount, name, oneOf, text } from '@brisk/contracts/fields';
-import { TROUBLES, type EntryBody, type SkipMode, type Trouble } from '@brisk/core/ledger';
+import { count as wholeNumber, name, oneOf, text } from '@brisk/contracts/fields';
+import { lastEntriesOf, setCountOf, type EntryBody, type LedgerEntry, type SkipMode } from '@brisk/core/ledger';
+import type { PinnedTo } from '@brisk/core/photos';
 import type { Operation } from '@brisk/core/teardown';
 import { HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
+import { firstValueFrom } from 'rxjs';
 import { v4 as uuid } from 'uuid';
 import { Desk } from '../desk/desk';
 import { Ask } from '../forms/ask';
 import { choicesFrom } from '../forms/asking';
-import { KIND_WORDS, TROUBLE_WORDS } from '../words/trade-words';
+import { PhotoBox } from '../photos/photo-box';
+import type { StuckAsked, StuckTold } from '../stuck/stuck-path';
+import { entryWords } from '../words/entry-words';
+import { several } from '../words/several';
+import { KIND_WORDS } from '../words/trade-words';
 
 /** What a person can do about a step, asking what has to be asked. Everything can be taken back for a few seconds. */
 @Injectable()
@@ -24,10 +30,16 @@ export class StepActions {
   private readonly desk = inject(Desk);
   private readonly asker = inject(Ask);
   private readonly bar = inject(MatSnackBar);
+  private readonly box = inject(PhotoBox);
+  private readonly injector = inject(Injector);
 
   /** Records `bodies` and offers to take them back; says why where it may not be. True when recorded. */
   record(done: string, ...bodies: readonly EntryBody[]): boolean {
-    const result = this.desk.record(...bodies);
+    // Whoever records something is at work again.
+    const resting = this.desk.state()?.paused.has(this.desk.me()) ?? false;
+    const back: readonly EntryBody[] =
+      resting && bodies.every(({ kind }) => kind !== 'work-resumed') ? [{ kind: 'work-resumed' }] : [];
+    const result = this.desk.record(...back, ...bodies);
     if ('refused' in result) {
       this.bar.open(result.refused, 'I see', { duration: 12_000, politeness: 'assertive' });
       return false;
@@ -35,8 +47,107 @@ export class StepActions {
     this.bar
       .open(done, 'Undo', { duration: 7_000 })
       .onAction()
-      .subscribe(() => this.desk.undo(result.entries));
+      .subscribe(() => this.takeBack(result.entries));
     return true;
+  }
+
+  /** Takes back what this person recorded last; says what, or why it cannot be. */
+  undoLast(): void {
+    const state = this.desk.state();
+    const last = state ? lastEntriesOf(state, this.desk.me()) : [];
+    const named = last.at(-1);
+    if (!state || !named) {
+      this.bar.open('There is nothing of yours to take back.', undefined, { duration: 4_000 });
+      return;
+    }
+    if (this.takeBack(last)) this.bar.open(`Taken back: ${entryWords(state, named)}`, undefined, { duration: 7_000 });
+  }
+
+  private takeBack(entries: readonly LedgerEntry[]): boolean {
+    const refused = this.desk.undo(entries);
+    if (refused !== undefined) this.bar.open(refused, 'I see', { duration: 12_000, politeness: 'assertive' });
+    return refused === undefined;
+  }
+
+  /** A break begins, or is over. */
+  rest(): void {
+    const resting = this.desk.state()?.paused.has(this.desk.me()) ?? false;
+    if (resting) this.record('Back at work', { kind: 'work-resumed' });
+    else this.record('On a break', { kind: 'work-paused' });
+  }
+
+  /** Takes pictures in, each pinned to the same place. Whatever cannot be kept is told by the box. */
+  async photos(files: readonly File[], pinnedTo: PinnedTo): Promise<void> {
+    const taken: string[] = [];
+    for (const file of files) {
+      const photo = await this.box.take(file);
+      if (!photo) break;
+      const { photo: name, widthPx, heightPx } = photo;
+      if (
+        !this.record(several(taken.length + 1, 'photo'), {
+          kind: 'photo-taken',
+          photo: name,
+          widthPx,
+          heightPx,
+          pinnedTo,
+        })
+      )
+        break;
+      taken.push(name);
+    }
+    if (this.box.trouble()) this.bar.open(this.box.trouble(), 'I see', { duration: 15_000, politeness: 'assertive' });
+  }
+
+  /** A ground that is not as it should be, and what is wrong with it. */
+  async groundBad(connection: string, connectionName: string): Promise<void> {
+    const answers = await this.asker.ask({
+      title: `Not good: ${connectionName}`,
+      questions: [{ field: 'note', label: 'What is wrong with it', as: 'lines', schema: text().label('This') }],
+      action: 'Write it down',
+    });
+    if (!answers) return;
+    this.record('Ground not good', { kind: 'ground-checked', connection, good: false, note: String(answers['note']) });
+  }
+
+  /** Asks how many went in, where the count was off. */
+  async countIn(connection: string): Promise<void> {
+    const state = this.desk.state();
+    const count = state && setCountOf(state, connection);
+    if (!count) return;
+    const answers = await this.asker.ask({
+      title: `Count in: ${count.connection.name}`,
+      words: `${count.full} belong here${count.out === undefined ? '' : `, ${count.out} came out`}.`,
+      questions: [
+        {
+          field: 'count',
+          label: 'How many are in',
+          as: 'number',
+          schema: wholeNumber(1_000).label('How many'),
+          initial: count.in ?? count.full,
+        },
+      ],
+      action: 'Count them in',
+    });
+    if (!answers) return;
+    this.record('Counted in', {
+      kind: 'fasteners-counted',
+      connection,
+      direction: 'in',
+      count: Number(answers['count']),
+    });
+  }
+
+  /** Asks why a set that does not come out even stays so. */
+  async acceptCount(connection: string, words: string): Promise<void> {
+    const answers = await this.asker.ask({
+      title: 'Accept the count as it is',
+      words,
+      caution:
+        'A hole without its fastener works loose; one left over may lie where it does harm. It shows at handover.',
+      questions: [{ field: 'reason', label: 'Reason', as: 'lines', schema: text().label('Reason') }],
+      action: 'Accept it',
+    });
+    if (answers) this.record('Accepted', { kind: 'count-accepted', connection, reason: String(answers['reason']) });
   }
 
   async skip(operation: Operation): Promise<void> {
@@ -67,44 +178,52 @@ export class StepActions {
     });
   }
 
+  /** A step fights back: what happened, what was tried, how long it soaks, and what it takes to go on. */
   async stuck(operation: Operation): Promise<void> {
-    const answers = await this.asker.ask({
-      title: `Stuck: ${operation.title}`,
-      words: 'Other work goes on meanwhile; this one comes back.',
-      questions: [
-        {
-          field: 'trouble',
-          label: 'What happened?',
-          as: 'choice',
-          schema: oneOf(TROUBLES).label('What happened'),
-          choices: choicesFrom(TROUBLE_WORDS),
-        },
-        { field: 'tried', label: 'What was tried', as: 'lines', schema: text().label('What was tried') },
-        {
-          field: 'minutesLost',
-          label: 'Time lost',
-          as: 'number',
-          schema: amount(10_000).label('Time lost'),
-          initial: 10,
-          suffix: 'min',
-        },
-      ],
-      action: 'Record it',
-    });
-    if (!answers) return;
-    this.record(`Stuck: ${operation.title}`, {
-      kind: 'operation-stuck',
-      operation: operation.id,
-      trouble: answers['trouble'] as Trouble,
-      tried: String(answers['tried']),
-      minutesLost: Number(answers['minutesLost']),
-    });
+    const [{ MatDialog }, { StuckSheet }] = await Promise.all([
+      import('@angular/material/dialog'),
+      import('../stuck/stuck-sheet'),
+    ]);
+    const state = this.desk.state();
+    if (!state) return;
+    const told = await firstValueFrom(
+      this.injector
+        .get(MatDialog)
+        .open<InstanceType<typeof StuckSheet>, StuckAsked, StuckTold>(StuckSheet, {
+          data: { state, operation, minutes: this.stepMinutes() },
+          width: '46rem',
+          maxWidth: '96vw',
+          autoFocus: 'dialog',
+        })
+        .afterClosed(),
+    );
+    if (told) this.record(`Stuck: ${operation.title}`, ...told.bodies);
   }
+
+  /** Minutes at the step in hand, for whoever asks how much time was lost. */
+  readonly stepMinutes = signal(0);
 
   async note(operation?: Operation): Promise<void> {
     const answers = await this.asker.ask({
       title: operation ? `Note: ${operation.title}` : 'Note',
-      questions: [{ field: 'text', label: 'Note', as: 'lines', schema: text().label('Note') }],
+      questions: [
+        { field: 'text', label: 'Note', as: 'lines', schema: text().label('Note') },
+        ...(operation
+          ? [
+              {
+                field: 'house',
+                label: 'Who is it for?',
+                as: 'choice' as const,
+                schema: oneOf(['job', 'house'] as const).label('This'),
+                choices: [
+                  { value: 'job', words: 'This job' },
+                  { value: 'house', words: 'The next such machine too' },
+                ],
+                initial: 'job',
+              },
+            ]
+          : []),
+      ],
       action: 'Write it down',
     });
     if (!answers) return;
@@ -112,6 +231,7 @@ export class StepActions {
       kind: 'noted',
       text: String(answers['text']),
       ...(operation ? { operation: operation.id } : {}),
+      ...(answers['house'] === 'house' ? { house: true } : {}),
     });
   }
 

@@ -1,36 +1,70 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  linkedSignal,
+  untracked,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import {
   fastenerCount,
+  heldTo,
+  keptWhere,
   mayBePassedOver,
   nextBag,
   nextTag,
   nextUp,
   possibleNow,
+  setCountOf,
+  setsOf,
+  unevenWords,
   wantsTag,
   type EntryBody,
   type JobState,
+  type Keeping,
 } from '@brisk/core/ledger';
 import { planned, settingsNow, turnsOf } from '@brisk/core/planning';
 import type { Operation, WorkPhase } from '@brisk/core/teardown';
 import { HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
 import { Desk } from '../desk/desk';
 import { Person } from '../desk/person';
+import { HouseWords } from '../house/house-words';
 import { Selection } from '../job/selection';
 import { Keys } from '../keys/keys';
 import { BayPicture } from '../picture/bay-picture';
+import { Scanner } from '../labels/scanner';
+import { PhotoKey } from '../photos/photo-key';
+import { PhotoStrip } from '../photos/photo-strip';
 import { several } from '../words/several';
-import { TROUBLE_WORDS } from '../words/trade-words';
+import { KEEPING_WORDS, TROUBLE_WORDS } from '../words/trade-words';
 import { HoldPoint } from './hold-point';
+import { KeepingChoice } from './keeping-choice';
+import { SoakingList } from './soaking-list';
 import { StepActions } from './step-actions';
+import { StepClock } from './step-clock';
 import { Stepper } from './stepper';
 import { TorqueEntry } from './torque-entry';
 
 /** The step in hand: what, where, how high, with what, what to watch, and one large key to say it is done. */
 @Component({
   selector: 'bl-step-in-hand',
-  imports: [BayPicture, HoldPoint, MatButton, Stepper, TorqueEntry],
+  imports: [
+    BayPicture,
+    HoldPoint,
+    HouseWords,
+    KeepingChoice,
+    MatButton,
+    PhotoKey,
+    PhotoStrip,
+    SoakingList,
+    StepClock,
+    Stepper,
+    TorqueEntry,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './step-in-hand.html',
   styleUrl: './step-in-hand.scss',
@@ -42,6 +76,8 @@ export class StepInHand {
   protected readonly selection = inject(Selection);
   private readonly desk = inject(Desk);
   private readonly person = inject(Person);
+  private readonly scanner = inject(Scanner);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly stations = STATION_WORDS;
   protected readonly heights = HEIGHT_WORDS;
   protected readonly duration = duration;
@@ -123,12 +159,36 @@ export class StepInHand {
     const operation = this.now()?.operation;
     if (!connection || !operation || this.now()?.moveTo) return undefined;
     if (operation.kind === 'disconnect' || (operation.kind === 'make-safe' && operation.phase === 'strip')) {
-      const expected = fastenerCount(connection);
+      const expected = fastenerCount(this.sets());
       return expected === 0 ? undefined : { direction: 'out' as const, expected, bag: nextBag(this.state()) };
     }
     const out = this.state().bags.get(connection.id)?.out;
     if (operation.kind !== 'connect' || !out) return undefined;
-    return { direction: 'in' as const, expected: out.count, ...(out.bag === undefined ? {} : { bag: out.bag }) };
+    const full = setCountOf(this.state(), connection.id)?.full ?? out.count;
+    const from = KEEPING_WORDS[keptWhere(out.kept, out.bag)].toLowerCase();
+    return {
+      direction: 'in' as const,
+      expected: full,
+      out: out.count,
+      from: out.bag === undefined ? from : `from bag ${out.bag}`,
+    };
+  });
+
+  /** What holds the joint in hand, as somebody found it or as the map has it. */
+  protected readonly sets = computed(() => {
+    const connection = this.connection();
+    return connection ? setsOf(this.state(), connection.id) : [];
+  });
+
+  /** Why the joint in hand cannot be torqued yet: its set does not come out even. */
+  protected readonly uneven = computed(() => {
+    const now = this.now();
+    if (now?.operation.kind !== 'torque' || now.moveTo || !heldTo(this.state(), 2)) return undefined;
+    return unevenWords(setCountOf(this.state(), now.operation.connection ?? ''));
+  });
+  protected readonly pin = computed(() => {
+    const operation = this.now()?.operation;
+    return operation ? { operation: operation.id } : {};
   });
 
   /** Changes when another step comes to hand, and only then; what was set for the last one is forgotten. */
@@ -137,14 +197,22 @@ export class StepInHand {
     source: this.atHand,
     computation: () => untracked(this.counting)?.expected ?? 0,
   });
-  protected readonly intoBag = linkedSignal({ source: this.atHand, computation: () => true });
+  protected readonly keeping = linkedSignal<string, Keeping>({
+    source: this.atHand,
+    computation: () => untracked(this.state).keeping,
+  });
 
   protected readonly tag = computed(() => {
     const connection = this.connection();
     if (!connection || this.now()?.moveTo || !wantsTag(connection)) return undefined;
     const on = this.state().tags.get(connection.id);
     if (this.now()?.operation.phase !== 'strip') return on === undefined ? undefined : { number: on, fresh: false };
-    return { number: on ?? nextTag(this.state()), fresh: on === undefined };
+    return { number: on ?? this.scanned() ?? nextTag(this.state()), fresh: on === undefined };
+  });
+  /** The number of a label of the roll that was scanned for this step. */
+  protected readonly scanned = linkedSignal<string, number | undefined>({
+    source: this.atHand,
+    computation: () => undefined,
   });
   protected readonly tagBoth = linkedSignal({ source: this.atHand, computation: () => true });
 
@@ -181,10 +249,30 @@ export class StepInHand {
         act: () => this.canSkip() && this.with((operation) => void this.actions.skip(operation)),
       },
       { key: 'n', words: 'Note', act: () => this.with((operation) => void this.actions.note(operation)) },
+      { key: 'u', words: 'Take back what you recorded last', act: () => this.actions.undoLast() },
+      { key: 'b', words: 'Break, and back to work', act: () => this.actions.rest() },
+      { key: 'p', words: 'Photo', act: () => this.choosePhoto() },
+      { key: 'q', words: 'Scan a label for the tag', act: () => void this.scanTag() },
       { key: 'w', words: 'Why this step', act: () => this.with(({ id }) => this.selection.pick(id)) },
       { key: '+', words: 'One fastener more', act: () => this.count.update((count) => count + 1) },
       { key: '-', words: 'One fastener less', act: () => this.count.update((count) => Math.max(0, count - 1)) },
     );
+  }
+
+  private choosePhoto(): void {
+    this.host.nativeElement.querySelector<HTMLInputElement>('input[name=photos]')?.click();
+  }
+
+  /** The label of a roll that is stuck on gives the tag its number. */
+  protected async scanTag(): Promise<void> {
+    if (!this.tag()?.fresh) return;
+    const code = await this.scanner.scan('Scan the label you stick on both halves');
+    if (code) this.scanned.set(code.number);
+  }
+
+  /** Counts the set in again where it did not come out even. */
+  protected async countAgain(connection: string): Promise<void> {
+    await this.actions.countIn(connection);
   }
 
   protected typeLitres(event: Event): void {
@@ -216,14 +304,16 @@ export class StepInHand {
   private countEntry({ connection }: Operation): readonly EntryBody[] {
     const counting = this.counting();
     if (!counting || connection === undefined) return [];
-    const { direction, bag } = counting;
+    const { direction } = counting;
+    const bag = counting.direction === 'out' ? counting.bag : undefined;
     return [
       {
         kind: 'fasteners-counted',
         connection,
         direction,
         count: this.count(),
-        ...(this.intoBag() && bag !== undefined ? { bag } : {}),
+        ...(direction === 'out' ? { kept: this.keeping() } : {}),
+        ...(direction === 'out' && this.keeping() === 'bag' ? { bag } : {}),
       },
     ];
   }

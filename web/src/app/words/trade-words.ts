@@ -1,6 +1,7 @@
 import type { Caution, ConnectionKind, System, Zone } from '@brisk/core/connection-map';
 import type { IssueSort, StartResult } from '@brisk/core/first-start';
-import type { Stop, Trouble } from '@brisk/core/ledger';
+import type { FastenerCondition, Keeping, Means, Stop, Trouble } from '@brisk/core/ledger';
+import type { Drive, FastenerForm, PatternShape } from '@brisk/core/fasteners';
 import type { TorqueVerdict } from '@brisk/core/torque';
 
 export const STOP_WORDS: Readonly<Record<Stop, string>> = {
@@ -103,4 +104,61 @@ export const CAUTION_NAMES: Readonly<Record<Caution, string>> = {
   'exhaust-gas': 'Exhaust gas',
   'high-voltage': 'High voltage',
   'air-pressure': 'Stored air',
+};
+
+export const KEEPING_WORDS: Readonly<Record<Keeping, string>> = {
+  bag: 'In a bag',
+  hole: 'Back in its hole',
+  row: 'In the row',
+  card: 'On the bolt card',
+};
+
+export const MEANS_WORDS: Readonly<Record<Means, string>> = {
+  penetrant: 'Penetrant',
+  heat: 'Heat',
+  leverage: 'Longer lever',
+  extractor: 'Extractor',
+  cut: 'Cut it',
+  other: 'Something else',
+};
+
+export const CONDITION_WORDS: Readonly<Record<FastenerCondition, string>> = {
+  good: 'Good',
+  stretched: 'Stretched',
+  galled: 'Galled',
+  corroded: 'Corroded',
+  rounded: 'Rounded',
+  broken: 'Broken',
+  wrong: 'Does not belong here',
+  lost: 'Lost',
+};
+
+export const FORM_WORDS: Readonly<Record<FastenerForm, string>> = {
+  bolt: 'Bolt',
+  nut: 'Nut',
+  stud: 'Stud',
+  screw: 'Screw',
+  union: 'Union',
+  clamp: 'Clamp',
+  clip: 'Clip',
+  pin: 'Pin',
+  other: 'Something else',
+};
+
+export const DRIVE_WORDS: Readonly<Record<Drive, string>> = {
+  hex: 'Hexagon',
+  socket: 'Hexagon inside',
+  star: 'Star',
+  'multi-tooth': 'Many teeth',
+  slot: 'Slot',
+  cross: 'Cross',
+  hand: 'By hand',
+};
+
+export const SHAPE_WORDS: Readonly<Record<PatternShape, string>> = {
+  circle: 'Circle',
+  rectangle: 'Rectangle',
+  'bell-housing': 'Bell housing',
+  line: 'Line',
+  free: 'Free',
 };

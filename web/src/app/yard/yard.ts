@@ -67,7 +67,10 @@ export class Yard {
         this.jobs.set(jobs);
         this.trouble.set('');
       });
-    inject(Keys).use({ key: 'c', words: 'New job', act: () => void this.router.navigateByUrl('/survey') });
+    inject(Keys).use(
+      { key: '/', words: 'Find', act: () => void this.router.navigateByUrl('/find') },
+      { key: 'c', words: 'New job', act: () => void this.router.navigateByUrl('/survey') },
+    );
   }
 
   protected async takeIn(event: Event): Promise<void> {
