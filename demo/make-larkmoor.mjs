@@ -132,18 +132,14 @@ function minibus() {
     kind: 'set-described',
     connection: 'steering-pump-bolts',
     sets: [
-      { count: 2, what: 'M8×1.25 × 75, 13 mm' },
       { count: 1, what: 'M8×1.25 × 60, 13 mm', note: 'top, with the spacer', washers: ['wave', 'flat'] },
+      { count: 2, what: 'M8×1.25 × 75, 13 mm' },
     ],
   });
   crew.write('Ines', 2, {
     kind: 'pattern-drawn',
     connection: 'steering-pump-bolts',
-    pattern: withNote(
-      positionsOf('circle', setsOf(crew.state, 'steering-pump-bolts'), 96, 96),
-      2,
-      'the short one, at the top',
-    ),
+    pattern: withNote(positionsOf('circle', setsOf(crew.state, 'steering-pump-bolts'), 96, 96), 0, 'the short one'),
   });
   crew.write(
     'Tobias',

@@ -87,7 +87,8 @@ export class Crew {
     const next = nextUp(this.state);
     if (!next) throw new Error(`${this.name}: nothing can be done`);
     const { operation, moveTo } = next;
-    const by = odd.by ?? this.job.crew[Math.floor(shareFrom(operation.id) * this.job.crew.length)];
+    // One of them records a day’s work, the other one the next.
+    const by = odd.by ?? this.job.crew[Math.floor(Date.parse(this.day) / 86_400_000) % this.job.crew.length];
     if (moveTo) this.write(by, 12, { kind: 'height-set', height: moveTo });
     const { low, likely, high } = operation.minutes;
     const share = shareFrom(`${this.name} ${operation.id}`);

@@ -102,8 +102,8 @@ describe('one bolt held against its homes', () => {
   it('says what speaks for a home and what against', () => {
     const { candidates } = rankHomes({ diameterMm: 7.9, lengthMm: 25 }, homes);
     const long = candidates.find((one) => one.home.id === 'bracket-long');
-    expect(candidates[0]?.fit.agrees.join(' ')).toContain('25 mm long against 25 mm');
-    expect(long?.fit.differs.join(' ')).toContain('25 mm long against 35 mm');
+    expect(candidates[0]?.fit.agrees.join(' ')).toContain('25 mm long');
+    expect(long?.fit.differs.join(' ')).toContain('25 mm long, not 35 mm');
   });
 
   it('is not sure where two homes take the same', () => {

@@ -21,6 +21,9 @@ const MISTAKE = {
 const RANGE = { diameter: 20, pitch: 2.3, length: 110, flats: 24, star: 50 } as const;
 const KINDS = { drive: 7, form: 9 } as const;
 
+/** A reading of something the home’s fastener does not have: nobody takes a nut for long, or a clip for threaded. */
+const NOTHING_TO_MEASURE = 0.1;
+
 /** One reading held against one home. */
 export interface Fit {
   /** Logarithm of how much better the home explains the readings than chance does; nought says nothing. */
@@ -38,24 +41,30 @@ export function fitOf(bolt: MeasuredBolt, spec: FastenerSpec): Fit {
   let evidence = 0;
   const agrees: string[] = [];
   const differs: string[] = [];
-  const weigh = (ratio: number, words: string) => {
+  const weigh = (ratio: number, read: string, not: string) => {
     const log = Math.log(ratio);
     evidence += log;
-    if (log < AGAINST) differs.push(words);
-    else if (log > 0) agrees.push(words);
+    if (log < AGAINST) differs.push(`${read}, not ${not}`);
+    else if (log > 0) agrees.push(read);
   };
   const { thread } = spec;
   if (bolt.diameterMm !== undefined && thread) {
     const expected = thread.diameterMm * (1 - CREST_UNDER);
     weigh(
       near(bolt.diameterMm, expected, SPREAD.diameterMm, MISTAKE.diameter, RANGE.diameter),
-      `${mm(bolt.diameterMm)} across, ${thread.name} measures ${mm(expected)}`,
+      `${mm(bolt.diameterMm)} across`,
+      `${mm(expected)} as ${thread.name} measures`,
     );
   }
+  if (bolt.diameterMm !== undefined && !thread && spec.form !== 'other')
+    weigh(NOTHING_TO_MEASURE, `${mm(bolt.diameterMm)} across`, 'threaded at all');
+  if (bolt.lengthMm !== undefined && spec.form === 'nut')
+    weigh(NOTHING_TO_MEASURE, `${mm(bolt.lengthMm)} long`, 'a thing with a shank');
   if (bolt.pitchMm !== undefined && thread)
     weigh(
       near(bolt.pitchMm, thread.pitchMm, SPREAD.pitchMm, MISTAKE.pitch, RANGE.pitch),
-      `pitch ${mm(bolt.pitchMm)} against ${mm(thread.pitchMm)}`,
+      `pitch ${mm(bolt.pitchMm)}`,
+      mm(thread.pitchMm),
     );
   if (bolt.lengthMm !== undefined && spec.lengthMm !== undefined)
     weigh(
@@ -66,13 +75,11 @@ export function fitOf(bolt: MeasuredBolt, spec: FastenerSpec): Fit {
         MISTAKE.length,
         RANGE.length,
       ),
-      `${mm(bolt.lengthMm)} long against ${mm(spec.lengthMm)}`,
+      `${mm(bolt.lengthMm)} long`,
+      mm(spec.lengthMm),
     );
   if (bolt.drive !== undefined && spec.drive !== undefined)
-    weigh(
-      alike(bolt.drive === spec.drive, MISTAKE.drive, KINDS.drive),
-      `${bolt.drive} head${bolt.drive === spec.drive ? '' : ` against ${spec.drive}`}`,
-    );
+    weigh(alike(bolt.drive === spec.drive, MISTAKE.drive, KINDS.drive), `${bolt.drive} head`, spec.drive);
   if (bolt.driveSize !== undefined && spec.driveSize !== undefined && (bolt.drive ?? spec.drive) === spec.drive)
     weigh(
       near(
@@ -82,17 +89,16 @@ export function fitOf(bolt: MeasuredBolt, spec: FastenerSpec): Fit {
         MISTAKE.size,
         spec.drive === 'star' ? RANGE.star : RANGE.flats,
       ),
-      `${spec.drive === 'star' ? 'size T' : 'head '}${bolt.driveSize} against ${spec.driveSize}`,
+      `${spec.drive === 'star' ? 'T' : 'head '}${bolt.driveSize}`,
+      String(spec.driveSize),
     );
   if (bolt.form !== undefined && spec.form !== 'other')
-    weigh(
-      alike(bolt.form === spec.form, MISTAKE.form, KINDS.form),
-      `a ${bolt.form}${bolt.form === spec.form ? '' : ` against a ${spec.form}`}`,
-    );
+    weigh(alike(bolt.form === spec.form, MISTAKE.form, KINDS.form), `a ${bolt.form}`, `a ${spec.form}`);
   if (bolt.flanged !== undefined && spec.form === 'bolt')
     weigh(
       alike(bolt.flanged === (spec.flanged ?? false), MISTAKE.flange, 2),
-      bolt.flanged ? 'flange under the head' : 'no flange under the head',
+      bolt.flanged ? 'a flange' : 'no flange',
+      bolt.flanged ? 'without' : 'with one',
     );
   return { evidence, agrees, differs };
 }

@@ -32,7 +32,8 @@ export function houseRoutes(store: JobStore): Router {
       const hits = findIn(state, words);
       return hits.length > 0 ? [{ id, title, machine, hits }] : [];
     });
-    response.json(found);
+    // Whoever looks for a bolt looks for one that is out.
+    response.json([...found].sort((one, other) => Number(isOut(other)) - Number(isOut(one))));
   });
 
   router.get('/jobs-by-code/:code', async (request, response) => {
@@ -44,4 +45,8 @@ export function houseRoutes(store: JobStore): Router {
   });
 
   return router;
+}
+
+function isOut({ hits }: JobHits): boolean {
+  return hits.some(({ bag }) => bag !== undefined);
 }

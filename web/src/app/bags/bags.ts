@@ -20,7 +20,7 @@ import { saveFile } from '../exchange/save-file';
 import { Keys } from '../keys/keys';
 import { Scanner } from '../labels/scanner';
 import { StepActions } from '../step/step-actions';
-import { several } from '../words/several';
+import { sentence, several } from '../words/several';
 import { KEEPING_WORDS, ZONE_WORDS } from '../words/trade-words';
 import { LabelPanel } from './label-panel';
 
@@ -59,6 +59,7 @@ export class Bags {
   protected readonly keepingWords = KEEPING_WORDS;
   protected readonly zones = ZONE_WORDS;
   protected readonly several = several;
+  protected readonly sentence = sentence;
 
   protected readonly filter = signal<Filter>('all');
   protected readonly query = signal('');

@@ -9,6 +9,7 @@ import { labelPicture } from '../labels/label-picture';
 import { PhotoKey } from '../photos/photo-key';
 import { PhotoStrip } from '../photos/photo-strip';
 import { StepActions } from '../step/step-actions';
+import { sentence } from '../words/several';
 import { KEEPING_WORDS } from '../words/trade-words';
 import { BoltCard } from './bolt-card';
 import { ConditionForm } from './condition-form';
@@ -27,6 +28,7 @@ export class SetCard {
   protected readonly desk = inject(Desk);
   protected readonly actions = inject(StepActions);
   protected readonly stations = STATION_WORDS;
+  protected readonly sentence = sentence;
   protected readonly keepingWords = KEEPING_WORDS;
   protected readonly editing = signal(false);
 

@@ -6,6 +6,7 @@ import type { Hit } from '@brisk/core/find';
 import { catchError, debounceTime, distinctUntilChanged, map, of, switchMap, tap } from 'rxjs';
 import { Api } from '../server/api';
 import { problemWords } from '../server/problem-words';
+import { sentence } from '../words/several';
 
 const PAUSE_MS = 200;
 const KIND: Readonly<Record<Hit['is'], string>> = { joint: 'Joint', note: 'Note', part: 'Part', photo: 'Photo' };
@@ -23,6 +24,7 @@ export class Find {
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);
   protected readonly kinds = KIND;
+  protected readonly sentence = sentence;
   protected readonly asking = signal(false);
   protected readonly trouble = signal('');
 

@@ -15,13 +15,13 @@ import {
   type FastenerSpec,
   type MeasuredBolt,
 } from '@brisk/core/fasteners';
-import { looseBolts, openHomes, type LooseBolt } from '@brisk/core/ledger';
+import { looseBolts, openHomes, setsOf, type LooseBolt } from '@brisk/core/ledger';
 import { v4 as uuid } from 'uuid';
 import { Desk } from '../desk/desk';
 import { Ask } from '../forms/ask';
 import { text } from '@brisk/contracts/fields';
 import { StepActions } from '../step/step-actions';
-import { several } from '../words/several';
+import { sentence, several } from '../words/several';
 import { DRIVE_WORDS, FORM_WORDS } from '../words/trade-words';
 import { DrawnBolt } from './drawn-bolt';
 import { ScreenScale } from './screen-scale';
@@ -95,8 +95,8 @@ export class Mystery {
           id: home.id,
           connection: place?.connection ?? '',
           set: place?.set ?? 0,
-          name: state?.work.connections.get(place?.connection ?? '')?.name ?? home.id,
-          what: specWords(home.spec),
+          name: sentence(state?.work.connections.get(place?.connection ?? '')?.name ?? home.id),
+          what: (state && place && setsOf(state, place.connection)[place.set]?.what) ?? specWords(home.spec),
           spec: home.spec,
           sure: percent(sure),
           plain: index === 0 && sure >= SURE,
@@ -155,7 +155,7 @@ export class Mystery {
       return {
         loose: loose[index] as LooseBolt,
         home: place,
-        name: name(place?.connection) ?? 'none of these',
+        name: sentence(name(place?.connection) ?? 'none of these'),
         sure: percent(sure),
         orElse: name(other?.connection) ?? 'none of these',
       };
@@ -255,18 +255,14 @@ export class Mystery {
       lengthMm === undefined ? '' : `${lengthMm} long`,
       driveSize === undefined ? '' : `${drive === 'star' ? 'T' : 'head '}${driveSize}`,
     ].filter((word) => word !== '');
-    return [
-      `${FORM_WORDS[form ?? 'other'] === FORM_WORDS.other ? 'Fastener' : FORM_WORDS[form ?? 'other']}, ${sizes.join(', ')}`,
-      where,
-    ]
-      .filter((word) => word !== undefined && word !== '')
-      .join('. ');
+    const shape = form === undefined || form === 'other' ? 'Fastener' : FORM_WORDS[form];
+    return [shape, ...sizes].join(', ') + (where ? `; ${where}` : '');
   }
 }
 
 function percent(share: number): string {
-  if (share > 0.995) return 'over 99 %';
-  return share < 0.01 ? 'under 1 %' : `${Math.round(share * 100)} %`;
+  if (share > 0.995) return '> 99 %';
+  return share < 0.01 ? '< 1 %' : `${Math.round(share * 100)} %`;
 }
 
 /** `bolt` with one reading, or without it. */

@@ -9,6 +9,7 @@ import {
   input,
   linkedSignal,
   signal,
+  untracked,
   viewChild,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
@@ -75,13 +76,13 @@ export class PhotoView {
     effect(() => {
       const ground = this.ground()?.nativeElement;
       const name = this.photo();
-      if (ground) void this.open(ground, name);
+      if (ground) untracked(() => void this.open(ground, name));
     });
     effect(() => this.board()?.take(this.tool()));
     effect(() => this.board()?.show(this.marks(), this.picked()));
     effect(() => {
       this.beside();
-      this.fit();
+      untracked(() => this.fit());
     });
     const again = () => this.fit();
     window.addEventListener('resize', again);

@@ -191,8 +191,9 @@ export class StepActions {
         .get(MatDialog)
         .open<InstanceType<typeof StuckSheet>, StuckAsked, StuckTold>(StuckSheet, {
           data: { state, operation, minutes: this.stepMinutes() },
-          width: '46rem',
+          width: '54rem',
           maxWidth: '96vw',
+          maxHeight: '94vh',
           autoFocus: 'dialog',
         })
         .afterClosed(),

@@ -1,5 +1,6 @@
 import type { JobState, LedgerEntry } from '@brisk/core/ledger';
 import { HEIGHT_WORDS } from '@brisk/core/words';
+import { sentence } from './several';
 import { CONDITION_WORDS, KEEPING_WORDS, RESULT_WORDS, TROUBLE_WORDS } from './trade-words';
 
 /** A ledger entry in one line, as a person would say it. */
@@ -20,7 +21,7 @@ export function entryWords(state: JobState, entry: LedgerEntry): string {
     case 'keeping-chosen':
       return `Fasteners are kept: ${KEEPING_WORDS[entry.keeping].toLowerCase()}`;
     case 'set-described':
-      return `${joint(entry.connection)} is held by ${entry.sets.map(({ count, what }) => `${count} × ${what}`).join(', ')}`;
+      return `${sentence(joint(entry.connection))} is held by ${entry.sets.map(({ count, what }) => `${count} × ${what}`).join(', ')}`;
     case 'count-accepted':
       return `Count of ${joint(entry.connection)} accepted: ${entry.reason}`;
     case 'fasteners-judged':
