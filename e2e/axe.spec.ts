@@ -39,7 +39,7 @@ for (const colorScheme of ['light', 'dark'] as const)
       test.use({ viewport, colorScheme });
 
       test('no view has a fault of access or scrolls sideways', async ({ page, request }) => {
-        test.setTimeout(120_000);
+        test.setTimeout(180_000);
         const minibus = await demoJob(request, 'Minibus');
         const deicer = await demoJob(request, 'De-icer');
         const tender = await demoJob(request, 'Fire tender');
@@ -51,6 +51,10 @@ for (const colorScheme of ['light', 'dark'] as const)
           '/nowhere',
           ...STOPS.map((stop) => `/jobs/${minibus}/${stop}`),
           `/jobs/${minibus}/plan?step=open:downpipe-turbo&way=back`,
+          '/find?q=starter',
+          ...['bags', 'bags/steering-pump-bolts', 'mystery', 'photos', 'record'].map(
+            (view) => `/jobs/${minibus}/${view}`,
+          ),
           `/jobs/${deicer}/first-start`,
           `/jobs/${deicer}/handover`,
           `/jobs/${tender}/handover`,

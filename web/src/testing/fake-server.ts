@@ -9,9 +9,12 @@ import type {
   NewJob,
   Planning,
 } from '@brisk/contracts/job';
+import type { JobHits, KeptPhoto } from '@brisk/contracts/house';
 import type { Problem, ProblemKind } from '@brisk/contracts/problem';
 import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep, ToolList } from '@brisk/contracts/shop';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
+import type { HouseKnowledge } from '@brisk/core/house';
+import { jobCode } from '@brisk/core/labels';
 import { usualMap } from '@brisk/core/layouts';
 import type { EntryBody, LedgerEntry } from '@brisk/core/ledger';
 import { defer, of, throwError, type Observable } from 'rxjs';
@@ -60,6 +63,10 @@ export class FakeServer implements Pick<
   | 'takeIn'
   | 'tools'
   | 'keepTools'
+  | 'keepPhoto'
+  | 'house'
+  | 'find'
+  | 'jobByCode'
 > {
   entries: LedgerEntry[] = [];
   reachable = true;
@@ -70,6 +77,12 @@ export class FakeServer implements Pick<
   readonly kept = new Map<string, Kept<ShopTemplate>>();
   sheet: Kept<InspectionSheet> = { revision: 0, updatedAt: '', document: INSPECTION_SHEET };
   toolList: Kept<ToolList> = { revision: 0, updatedAt: '', document: { tools: [] } };
+  /** Pictures that were sent, and the answer to the next ones where they are refused. */
+  photos: Blob[] = [];
+  nextPhoto: HttpErrorResponse | undefined;
+  knowledge: HouseKnowledge = { notes: {}, troubles: {}, minutes: {} };
+  hits: readonly JobHits[] = [];
+  asked: string[] = [];
   appends: Append[] = [];
   /** Answers the next append with this instead. */
   nextAppend: HttpErrorResponse | undefined;
@@ -180,6 +193,32 @@ export class FakeServer implements Pick<
       return {
         written: append.entries.map(({ id }, index) => ({ id, position: append.expectedPosition + index + 1 })),
       };
+    });
+  }
+
+  keepPhoto(picture: Blob): Observable<KeptPhoto> {
+    return this.answer(() => {
+      if (this.nextPhoto) throw this.nextPhoto;
+      this.photos.push(picture);
+      return { photo: 'f'.repeat(64), widthPx: 4, heightPx: 3, bytes: picture.size };
+    });
+  }
+
+  house(): Observable<HouseKnowledge> {
+    return this.answer(() => this.knowledge);
+  }
+
+  find(query: string): Observable<readonly JobHits[]> {
+    return this.answer(() => {
+      this.asked.push(query);
+      return this.hits;
+    });
+  }
+
+  jobByCode(code: string): Observable<{ readonly id: string; readonly title: string }> {
+    return this.answer(() => {
+      if (code !== jobCode(testJob.id)) throw problemAnswer('not-found', 404, 'That label belongs to another shop.');
+      return { id: testJob.id, title: testJob.title };
     });
   }
 

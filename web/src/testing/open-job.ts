@@ -7,13 +7,17 @@ import { canApply, extend, foldLedger, type EntryBody, type JobState, type Ledge
 import { entriesForNext } from '../../../core/src/testing/crew';
 import { Desk } from '../app/desk/desk';
 import { WhenSent } from '../app/forms/when-sent';
+import { House } from '../app/house/house';
 import { Selection } from '../app/job/selection';
+import { PhotoShelf } from '../app/photos/photo-shelf';
+import { Tidier } from '../app/photos/tidier';
 import { PlanDraft } from '../app/plan/plan-draft';
 import { PlanSearch } from '../app/plan/plan-search';
 import { Api } from '../app/server/api';
 import { StepActions } from '../app/step/step-actions';
 import { FakeServer, testJob, theirEntry } from './fake-server';
 import { OwnThreadSearch } from './own-thread-search';
+import { PlainTidier, ShelfInMemory } from './photo-stand-ins';
 
 /** A view with the job open around it, as the shell would have it. */
 export interface Opened<View> {
@@ -32,12 +36,15 @@ export interface Opened<View> {
 export function jobProviders(server: FakeServer) {
   return [
     Desk,
+    House,
     PlanDraft,
     Selection,
     StepActions,
     { provide: Api, useValue: server },
     { provide: ErrorStateMatcher, useClass: WhenSent },
     { provide: PlanSearch, useClass: OwnThreadSearch },
+    { provide: PhotoShelf, useClass: ShelfInMemory },
+    { provide: Tidier, useClass: PlainTidier },
     provideRouter([{ path: '**', children: [] }]),
   ];
 }

@@ -15,3 +15,5 @@ Object.defineProperty(window, 'matchMedia', {
 });
 Element.prototype.scrollIntoView = () => undefined;
 beforeEach(() => localStorage.clear());
+URL.createObjectURL = () => 'blob:picture';
+URL.revokeObjectURL = () => undefined;

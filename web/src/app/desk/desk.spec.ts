@@ -102,6 +102,34 @@ describe('the desk', () => {
     expect(desk.kept()).toBe(0);
   });
 
+  it('gives a bag the next number where somebody else took it meanwhile, and loses no count', async () => {
+    const { desk, server } = await openDesk();
+    const counted = (connection: string) => ({
+      kind: 'fasteners-counted' as const,
+      connection,
+      direction: 'out' as const,
+      count: 2,
+      bag: 1,
+      kept: 'bag' as const,
+    });
+    server.reachable = false;
+    desk.record(counted('upper-hose'));
+    desk.record({ kind: 'tagged', connection: 'upper-hose', tag: 1 });
+    await tick();
+    server.entries.push(
+      theirEntry(counted('starter-cable')),
+      theirEntry({ kind: 'tagged', connection: 'starter-cable', tag: 1 }),
+    );
+    server.reachable = true;
+    desk.reload();
+    await tick(60);
+    expect(desk.refusedLater()).toEqual([]);
+    expect(desk.state()?.bags.get('upper-hose')?.out).toMatchObject({ count: 2, bag: 2 });
+    expect(desk.state()?.tags.get('upper-hose')).toBe(2);
+    expect(desk.renumbered().map(({ kind }) => kind)).toEqual(['fasteners-counted', 'tagged']);
+    expect(server.entries).toHaveLength(4);
+  });
+
   it('never writes twice when an answer is lost', async () => {
     const { desk, server } = await openDesk();
     server.reachable = false;

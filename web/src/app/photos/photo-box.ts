@@ -69,6 +69,21 @@ export class PhotoBox {
     this.here.update((before) => new Map([...before, [photo, address]]));
   }
 
+  /** Sends pictures one after the other, and takes each from the shelf when the server has it; false where one fails. */
+  private async sendEach(names: readonly string[]): Promise<boolean> {
+    let all = true;
+    for (const photo of names) {
+      const blob = await this.shelf.get(photo);
+      if (!blob) continue;
+      if (!this.here().has(photo)) this.show(photo, blob);
+      if (await this.sent(blob)) {
+        await this.shelf.remove(photo);
+        this.kept.update((count) => Math.max(0, count - 1));
+      } else all = false;
+    }
+    return all;
+  }
+
   /** Sends one picture. A full disk is told; a server that is away for a while is told by the hold line. */
   private async sent(blob: Blob): Promise<boolean> {
     try {
@@ -84,16 +99,11 @@ export class PhotoBox {
     if (this.sending) return;
     this.sending = true;
     try {
-      const names = await this.shelf.names();
-      this.kept.set(names.length);
-      for (const photo of names) {
-        const blob = await this.shelf.get(photo);
-        if (!blob) continue;
-        if (!this.here().has(photo)) this.show(photo, blob);
-        if (!(await this.sent(blob))) break;
-        await this.shelf.remove(photo);
-        this.kept.update((count) => Math.max(0, count - 1));
+      for (let names = await this.shelf.names(); names.length > 0; names = await this.shelf.names()) {
+        this.kept.set(names.length);
+        if (!(await this.sendEach(names))) return;
       }
+      this.kept.set(0);
     } finally {
       this.sending = false;
     }

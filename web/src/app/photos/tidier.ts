@@ -1,26 +1,27 @@
 import { Injectable } from '@angular/core';
-import { startTidyWorker } from './start-tidy-worker';
 import type { TidiedPhoto } from './tidied';
 
 /** Makes pictures ready in a worker, so that the page goes on while twelve megapixels are unpacked. */
 @Injectable({ providedIn: 'root' })
 export class Tidier {
-  private worker: Worker | undefined;
+  private worker: Promise<Worker> | undefined;
   private asked = 0;
   private readonly waiting = new Map<number, (photo: TidiedPhoto | undefined) => void>();
 
   /** The picture in `file`, or undefined where there is none in it that can be read whole. */
-  tidy(file: Blob): Promise<TidiedPhoto | undefined> {
+  async tidy(file: Blob): Promise<TidiedPhoto | undefined> {
     this.worker ??= this.start();
+    const worker = await this.worker;
     this.asked += 1;
     const id = this.asked;
     return new Promise((resolve) => {
       this.waiting.set(id, resolve);
-      this.worker?.postMessage({ id, file });
+      worker.postMessage({ id, file });
     });
   }
 
-  private start(): Worker {
+  private async start(): Promise<Worker> {
+    const { startTidyWorker } = await import('./start-tidy-worker');
     const worker = startTidyWorker();
     worker.addEventListener(
       'message',

@@ -1,5 +1,7 @@
-import { isDone } from '@brisk/core/ledger';
+import type { Job } from '@brisk/contracts/job';
+import { isDone, type LedgerEntry } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
+import { testJob, theirEntry } from '../../testing/fake-server';
 import { openView, tick, type, workedUntil, pressable } from '../../testing/open-job';
 import { StepInHand } from './step-in-hand';
 
@@ -42,7 +44,15 @@ describe('the step in hand', () => {
     await view.press('Done');
     await view.settle();
     expect(sent(view, 1)).toEqual([
-      { ...head, kind: 'fasteners-counted', connection: 'battery-negative', direction: 'out', count: 2, bag: 1 },
+      {
+        ...head,
+        kind: 'fasteners-counted',
+        connection: 'battery-negative',
+        direction: 'out',
+        count: 2,
+        kept: 'bag',
+        bag: 1,
+      },
       { ...head, kind: 'tagged', connection: 'battery-negative', tag: 1 },
       { ...head, kind: 'operation-done', operation: 'open:battery-negative' },
     ]);
@@ -51,12 +61,11 @@ describe('the step in hand', () => {
   it('puts fasteners back in their hole and leaves the tag off when asked', async () => {
     const view = await open(at('make:fuel-depressurised'));
     for (const tick of view.element.querySelectorAll<HTMLInputElement>('.tick input')) tick.click();
-    await view.settle();
-    expect(view.text()).toContain('Back in its hole, no bag');
+    await view.press('Its hole');
     await view.press('Done');
     await view.settle();
     expect(sent(view, 1)).toEqual([
-      { ...head, kind: 'fasteners-counted', connection: 'battery-negative', direction: 'out', count: 1 },
+      { ...head, kind: 'fasteners-counted', connection: 'battery-negative', direction: 'out', count: 1, kept: 'hole' },
       { ...head, kind: 'operation-done', operation: 'open:battery-negative' },
     ]);
   });
@@ -193,5 +202,141 @@ describe('the step in hand', () => {
     await tick();
     await view.settle();
     expect(view.element.querySelector('output')?.textContent).toBe('2');
+  });
+
+  it('keeps fasteners the way the job does, unless told otherwise', async () => {
+    const entries = [...at('make:fuel-depressurised'), theirEntry({ kind: 'keeping-chosen', keeping: 'card' })];
+    const view = await open(entries);
+    await view.press('Done');
+    await view.settle();
+    expect(sent(view, entries.length)[0]).toMatchObject({ kind: 'fasteners-counted', kept: 'card' });
+    expect(sent(view, entries.length)[0]).not.toHaveProperty('bag');
+  });
+
+  it('takes back what was recorded last, together', async () => {
+    const view = await open(at('make:fuel-depressurised'));
+    await view.press('Done');
+    await view.settle();
+    expect(view.desk.state()?.tags.get('battery-negative')).toBe(1);
+    await view.press('Undo last');
+    await view.settle();
+    expect(view.desk.state()?.tags.size).toBe(0);
+    expect(isDone(view.desk.state() as never, 'open:battery-negative')).toBe(false);
+    expect(view.text()).toContain('Unbolt the battery negative lead');
+  });
+
+  it('stands still over a break, and goes on with whatever is recorded next', async () => {
+    const view = await open();
+    await view.press('Break');
+    expect(view.text()).toContain('On a break. The clock stands.');
+    await view.press('Done');
+    await view.settle();
+    expect(sent(view, 0).map(({ kind }) => kind)).toEqual(['work-paused', 'work-resumed', 'operation-done']);
+    expect(view.text()).not.toContain('On a break');
+  });
+
+  it('says what this shop learned at the step, and how long it really takes here', async () => {
+    const view = await open();
+    view.server.knowledge = {
+      notes: {
+        'open:battery-negative': [
+          {
+            text: 'Clamp bolt is seized on these',
+            by: 'Ruth',
+            at: '2026-01-05T08:00:00.000Z',
+            machine: 'Minibus no. 3',
+          },
+        ],
+      },
+      troubles: {
+        'open:battery-negative': [
+          {
+            trouble: 'seized',
+            tried: 'Penetrant',
+            means: ['penetrant'],
+            came: true,
+            at: '2026-01-05T08:00:00.000Z',
+            machine: 'Minibus no. 3',
+          },
+        ],
+      },
+      minutes: { 'open:battery-negative': { likelyMin: 4, ownMin: 6, times: 2 } },
+    };
+    view.desk.job.update((job) => job && { ...job });
+    await view.settle();
+    await view.press('Done');
+    await view.settle();
+    expect(view.text()).toContain('House note Clamp bolt is seized on these');
+    expect(view.text()).toContain('Fought back before seized. Penetrant (penetrant). It came.');
+    expect(view.text()).toContain('here it took 6 min, 2×');
+  });
+
+  it('says when a soaked step can be tried again, and takes it in hand', async () => {
+    const entries = [
+      ...workedUntil((state) => isDone(state, 'hold:made-safe')),
+      theirEntry({
+        kind: 'operation-stuck',
+        operation: 'open:oil-pressure',
+        trouble: 'seized',
+        tried: 'Penetrant',
+        minutesLost: 5,
+        soakMin: 30,
+      }),
+    ];
+    const view = await open(entries);
+    expect(view.text()).toContain('Soaked. Try again: Unplug the oil pressure switch');
+    await view.press('Take it');
+    await tick(20);
+    await view.settle();
+    expect(view.element.querySelector('h1')?.textContent).toContain('Unplug the oil pressure switch');
+  });
+
+  it('records a photo pinned to the step, and says so where the file is none', async () => {
+    const view = await open();
+    const chooser = view.element.querySelector<HTMLInputElement>('input[name=photos]');
+    if (!chooser) throw new Error('There is no photo key.');
+    const pick = async (...names: readonly string[]) => {
+      const files = names.map((name) => new File(['x'], name, { type: 'image/jpeg' }));
+      Object.defineProperty(chooser, 'files', { value: files, configurable: true });
+      chooser.dispatchEvent(new Event('change'));
+      await tick(20);
+      await view.settle();
+    };
+    await pick('one.jpg', 'two.jpg');
+    expect(sent(view, 0)).toEqual([
+      expect.objectContaining({ kind: 'photo-taken', pinnedTo: { operation: 'make:fuel-depressurised' } }),
+      expect.objectContaining({ kind: 'photo-taken', widthPx: 400 }),
+    ]);
+    expect(view.server.photos).toHaveLength(2);
+    await pick('notes.pdf');
+    expect(document.body.textContent).toContain('“notes.pdf” is no picture this device can read');
+    expect(view.server.entries).toHaveLength(2);
+  });
+});
+
+describe('a set that does not come out even', () => {
+  const rules: Job = { ...testJob, plan: { ...testJob.plan, rules: 2 } };
+  const joint = 'bulkhead-shield-nuts';
+  const entries = at(`torque:${joint}`);
+  const upTo = entries.findIndex((entry) => entry.kind === 'torque-read' && entry.connection === joint);
+  const short: readonly LedgerEntry[] = [
+    ...entries.slice(0, upTo),
+    theirEntry({ kind: 'fasteners-counted', connection: joint, direction: 'out', count: 3, bag: 9, kept: 'bag' }),
+    theirEntry({ kind: 'fasteners-counted', connection: joint, direction: 'in', count: 2 }),
+  ];
+  const openShort = () => openView(StepInHand, short, (desk) => ({ state: desk.state(), phases }), { job: rules });
+
+  it('stands in the way of its torque, in words', async () => {
+    const view = await openShort();
+    expect(view.text()).toContain('Bag 9 is not empty: 1 left.');
+    expect(() => pressable(view.element, 'Record torque')).toThrow();
+    expect(pressable(view.element, 'Accept it as it is')).toBeTruthy();
+  });
+
+  it('is torqued once it was accepted or counted again', async () => {
+    const view = await openShort();
+    view.desk.record({ kind: 'count-accepted', connection: joint, reason: 'New one on Monday' });
+    await view.settle();
+    expect(pressable(view.element, 'Record torque')).toBeTruthy();
   });
 });
