@@ -528,7 +528,7 @@ function tender() {
 for (const crew of [minibus(), deicer(), sweeper(), tug(), loader(), tender()]) {
   const bundle = {
     format: 'brisk-ledger-job',
-    version: 2,
+    version: 3,
     exportedAt: '2026-11-21T08:00:00.000Z',
     job: crew.job,
     ledgerLength: crew.entries.length,

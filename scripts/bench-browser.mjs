@@ -41,7 +41,7 @@ export function largeMap(extra = 0) {
 }
 
 /** Frames while something is done to the page: how many, and how many took more than 50 ms. */
-async function framesWhile(page, act) {
+export async function framesWhile(page, act) {
   await page.evaluate(() => {
     window.frames_ = [];
     let last = performance.now();

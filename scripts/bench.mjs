@@ -13,6 +13,7 @@ const { completed, compose, lintMap, OPTION_IDS, TEMPLATES, templateOf, usualMap
   await import('@brisk/core/layouts');
 const { benchBrowser, LARGEST_CHOICES } = await import('./bench-browser.mjs');
 const { benchPlan } = await import('./bench-plan.mjs');
+const { benchStrip } = await import('./bench-strip.mjs');
 const { workOf } = await import('@brisk/core/work');
 const { groupedOrder } = await import('@brisk/core/schedule');
 const { foldLedger, runSheet, startOf } = await import('@brisk/core/ledger');
@@ -203,3 +204,4 @@ try {
 }
 
 await benchPlan(tell);
+await benchStrip(tell);

@@ -5,8 +5,11 @@ import { count, list, LONGEST, oneOf, record, time } from './fields.js';
 import { jobSchema, type Job } from './job.js';
 
 export const BUNDLE_FORMAT = 'brisk-ledger-job';
-/** Version 2 added the survey, the revision and the swap of a job; version 1 is still read. */
-export const BUNDLE_VERSION = 2;
+/**
+ * Version 2 added the survey, the revision and the swap of a job; version 3 counts with schools, loose fasteners, photos
+ * and breaks. Older ones are still read.
+ */
+export const BUNDLE_VERSION = 3;
 const OLDEST_READ = 1;
 
 /** One job in one file: its plan, its ledger, and how long that ledger is, so that a file cut short is noticed. */

@@ -203,7 +203,7 @@ describe('jobs and maps', () => {
 
   it('tells our bundles from other files', () => {
     expect(notOurBundle({ format: BUNDLE_FORMAT, version: 1 })).toBeUndefined();
-    expect(notOurBundle({ format: BUNDLE_FORMAT, version: 3 })).toMatch(/reads up to version 2/);
+    expect(notOurBundle({ format: BUNDLE_FORMAT, version: 4 })).toMatch(/reads up to version 3/);
     for (const other of [null, 7, 'text', [], {}, { format: 'else' }])
       expect(notOurBundle(other)).toMatch(/not a job bundle/);
   });

@@ -64,10 +64,11 @@ export function appOf({ database, logger, host, webFolder, photoFolder, address,
   });
   const shop = new ShopStore(database, now);
   const jobs = new JobStore(database, now);
-  app.use('/api', jobRoutes(jobs, shop, now));
+  const photos = new PhotoStore(photoFolder);
+  app.use('/api', jobRoutes(jobs, shop, photos, now));
   app.use('/api', runSheetRoutes(jobs, now));
   app.use('/api', shopRoutes(shop));
-  app.use('/api', photoRoutes(new PhotoStore(photoFolder)));
+  app.use('/api', photoRoutes(photos));
   app.use('/api', labelRoutes(jobs, address));
   app.use('/api', boltCardRoutes(jobs));
   app.use('/api', houseRoutes(jobs));

@@ -29,6 +29,7 @@ describe('the OpenAPI document', () => {
       '/api/jobs/{job}',
       '/api/jobs/{job}/bolt-cards/{connection}',
       '/api/jobs/{job}/bundle',
+      '/api/jobs/{job}/bundle.zip',
       '/api/jobs/{job}/house',
       '/api/jobs/{job}/labels.pdf',
       '/api/jobs/{job}/ledger',

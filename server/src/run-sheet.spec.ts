@@ -6,7 +6,7 @@ import { waysOut } from '@brisk/core/connection-map';
 import { TEMPLATES, usualMap } from '@brisk/core/layouts';
 import { foldLedger, HALVES } from '@brisk/core/ledger';
 import { orderOf, planned, usualSettings } from '@brisk/core/planning';
-import { pdfOf } from './run-sheet/pdf.js';
+import { pdfOf } from './printing/pdf.js';
 import { sheetDocument } from './run-sheet/sheet-document.js';
 import { entry, TestServer } from './testing/test-server.js';
 

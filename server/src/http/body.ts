@@ -9,6 +9,8 @@ export const LARGEST_BODY = '1mb';
 export const LARGEST_MAP = '6mb';
 /** Largest bundle taken in. */
 export const LARGEST_BUNDLE = '24mb';
+/** Largest bundle with its photos taken in. */
+export const LARGEST_ZIP = '400mb';
 
 /** Reads a JSON body of at most `limit`; anything of another type is refused. */
 export function jsonBody(limit: string): readonly RequestHandler[] {
@@ -22,8 +24,18 @@ export function jsonBody(limit: string): readonly RequestHandler[] {
   ];
 }
 
+/** Reads a body of `type` and at most `limit` as it is; a body of another type is left to whoever comes next. */
+export function rawBody(type: string | (() => boolean), limit: string): readonly RequestHandler[] {
+  return [express.raw({ type, limit })];
+}
+
 /** The body of `request`, held against `schema`. Throws the problem that names each field at fault. */
 export function bodyOf<T>(schema: Schema<T>, request: Request): T {
-  const checked = check(schema, request.body);
-  return 'value' in checked ? checked.value : badInput(checked.errors);
+  return checked(schema, request.body);
+}
+
+/** `value`, held against `schema`. Throws the problem that names each field at fault. */
+export function checked<T>(schema: Schema<T>, value: unknown): T {
+  const result = check(schema, value);
+  return 'value' in result ? result.value : badInput(result.errors);
 }

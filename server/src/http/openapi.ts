@@ -314,10 +314,23 @@ export function openApiDocument(): Json {
           responses: { 200: answer('The bundle.', ref('Bundle')), 404: problem('No such job.') },
         },
       },
+      '/api/jobs/{job}/bundle.zip': {
+        get: {
+          summary: 'The job in one file with its photos: job.brisk.json, and photos/ by their hash',
+          parameters: [jobParameter],
+          responses: {
+            200: { description: 'The file.', content: { 'application/zip': { schema: { type: 'string' } } } },
+            404: problem('No such job.'),
+          },
+        },
+      },
       '/api/bundles': {
         post: {
-          summary: 'Take a job in from a bundle',
-          requestBody: { required: true, content: jsonOf(ref('Bundle')) },
+          summary: 'Take a job in from a bundle, or from a bundle with its photos',
+          requestBody: {
+            required: true,
+            content: { ...jsonOf(ref('Bundle')), 'application/zip': { schema: { type: 'string' } } },
+          },
           responses: {
             201: answer('The job is here.', { type: 'object' }),
             400: problem('It cannot be read.'),

@@ -16,14 +16,25 @@ import { RULES_NOW } from '@brisk/core/ledger';
 import { lookAtOf } from '@brisk/core/survey';
 import { workOf } from '@brisk/core/work';
 import { Router, type Request } from 'express';
-import { bodyOf, jsonBody, LARGEST_BODY, LARGEST_BUNDLE, LARGEST_MAP } from '../http/body.js';
+import {
+  bodyOf,
+  checked,
+  jsonBody,
+  LARGEST_BODY,
+  LARGEST_BUNDLE,
+  LARGEST_MAP,
+  LARGEST_ZIP,
+  rawBody,
+} from '../http/body.js';
 import { badInput, ProblemError } from '../http/problem.js';
+import type { PhotoStore } from '../photos/photo-store.js';
 import type { ShopStore } from '../shop/shop-store.js';
+import { keepPhotos, unzipBundle, zipBundle } from './bundle-zip.js';
 import type { JobStore } from './job-store.js';
 import { summaryOf } from './summary.js';
 
 /** Jobs, their ledgers and their bundles. */
-export function jobRoutes(store: JobStore, shop: ShopStore, now: () => Date): Router {
+export function jobRoutes(store: JobStore, shop: ShopStore, photos: PhotoStore, now: () => Date): Router {
   const router = Router();
   const layouts = TEMPLATES.map(({ layout }) => summaryOfLayout(layout));
 
@@ -75,9 +86,9 @@ export function jobRoutes(store: JobStore, shop: ShopStore, now: () => Date): Ro
     response.json(await store.replan(jobIn(request), planning));
   });
 
-  router.get('/jobs/:job/bundle', async (request, response) => {
-    const { job, entries } = await store.withLedger(jobIn(request));
-    const bundle: Bundle = {
+  const bundleOf = async (id: string): Promise<Bundle> => {
+    const { job, entries } = await store.withLedger(id);
+    return {
       format: BUNDLE_FORMAT,
       version: BUNDLE_VERSION,
       exportedAt: now().toISOString(),
@@ -85,14 +96,26 @@ export function jobRoutes(store: JobStore, shop: ShopStore, now: () => Date): Ro
       ledgerLength: entries.length,
       ledger: entries,
     };
-    response.attachment(`${fileName(job.title)}.brisk.json`);
+  };
+
+  router.get('/jobs/:job/bundle', async (request, response) => {
+    const bundle = await bundleOf(jobIn(request));
+    response.attachment(`${fileName(bundle.job.title)}.brisk.json`);
     response.json(bundle);
   });
 
-  router.post('/bundles', ...jsonBody(LARGEST_BUNDLE), async (request, response) => {
-    const wrong = notOurBundle(request.body);
+  router.get('/jobs/:job/bundle.zip', async (request, response) => {
+    const bundle = await bundleOf(jobIn(request));
+    const { state } = await store.read(jobIn(request));
+    response.attachment(`${fileName(bundle.job.title)}.brisk.zip`);
+    response.type('application/zip');
+    await zipBundle(bundle, state.photos.keys(), photos, response);
+  });
+
+  const takeIn = async (given: unknown) => {
+    const wrong = notOurBundle(given);
     if (wrong) badInput([{ field: 'format', words: wrong }]);
-    const bundle = bodyOf(bundleSchema, request);
+    const bundle = checked(bundleSchema, given);
     if (bundle.ledger.length !== bundle.ledgerLength)
       badInput([
         {
@@ -103,7 +126,21 @@ export function jobRoutes(store: JobStore, shop: ShopStore, now: () => Date): Ro
     refuseProblems(bundle.job.plan.map, 'job.plan.map');
     refuseUnworkable(bundle.job);
     const { job, written } = await store.takeIn(bundle);
-    response.status(201).json({ id: job.id, title: job.title, written });
+    return { id: job.id, title: job.title, written };
+  };
+
+  router.post('/bundles', ...rawBody('application/zip', LARGEST_ZIP), async (request, response, next) => {
+    if (!Buffer.isBuffer(request.body)) {
+      next();
+      return;
+    }
+    const unpacked = unzipBundle(request.body);
+    await keepPhotos(unpacked, photos);
+    response.status(201).json(await takeIn(unpacked.bundle));
+  });
+
+  router.post('/bundles', ...jsonBody(LARGEST_BUNDLE), async (request, response) => {
+    response.status(201).json(await takeIn(request.body));
   });
 
   return router;

@@ -1,5 +1,6 @@
-import express, { Router, type Response } from 'express';
 import { photoName } from '@brisk/contracts/entry';
+import { Router, type Response } from 'express';
+import { rawBody } from '../http/body.js';
 import { ProblemError } from '../http/problem.js';
 import type { PhotoStore } from './photo-store.js';
 
@@ -19,7 +20,7 @@ export function photoRoutes(store: PhotoStore): Router {
         });
       next();
     },
-    express.raw({ type: () => true, limit: LARGEST_PHOTO }),
+    ...rawBody(() => true, LARGEST_PHOTO),
     async (request, response) => {
       const body: unknown = request.body;
       if (!Buffer.isBuffer(body) || body.length === 0)

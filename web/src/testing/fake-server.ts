@@ -60,6 +60,8 @@ export class FakeServer implements Pick<
   | 'inspectionSheet'
   | 'keepInspectionSheet'
   | 'bundleAddress'
+  | 'zipAddress'
+  | 'takeInZip'
   | 'takeIn'
   | 'tools'
   | 'keepTools'
@@ -231,6 +233,14 @@ export class FakeServer implements Pick<
       this.begun.push(job);
       return { ...testJob, id: job.id };
     });
+  }
+
+  zipAddress(id: string): string {
+    return `/api/jobs/${id}/bundle.zip`;
+  }
+
+  takeInZip(): ReturnType<Api['takeInZip']> {
+    return this.answer(() => ({ id: testJob.id, title: testJob.title, written: 5 }));
   }
 
   bundleAddress(id: string): string {

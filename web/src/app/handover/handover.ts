@@ -87,9 +87,12 @@ export class Handover {
     return state !== undefined && hasRun(state);
   });
 
+  protected readonly photos = computed(() => this.desk.state()?.photos.size ?? 0);
+
   protected bundle(): string {
     const job = this.desk.job();
-    return job ? this.api.bundleAddress(job.id) : '';
+    if (!job) return '';
+    return this.photos() > 0 ? this.api.zipAddress(job.id) : this.api.bundleAddress(job.id);
   }
 
   protected async handOver(): Promise<void> {

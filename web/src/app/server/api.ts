@@ -99,6 +99,18 @@ export class Api {
     return `/api/jobs/${encodeURIComponent(id)}/bundle`;
   }
 
+  /** Where a job comes as one file with its photos. */
+  zipAddress(id: string): string {
+    return `/api/jobs/${encodeURIComponent(id)}/bundle.zip`;
+  }
+
+  /** Takes a job in from a file with its photos. */
+  takeInZip(file: Blob): Observable<{ readonly id: string; readonly title: string; readonly written: number }> {
+    return this.http.post<{ id: string; title: string; written: number }>('/api/bundles', file, {
+      headers: { 'content-type': 'application/zip' },
+    });
+  }
+
   takeIn(bundle: Bundle): Observable<{ readonly id: string; readonly title: string; readonly written: number }> {
     return this.http.post<{ id: string; title: string; written: number }>('/api/bundles', bundle);
   }

@@ -80,6 +80,16 @@ describe('the yard', () => {
     expect(text()).toContain('The server does not answer.');
   });
 
+  it('takes a bundle in together with its photos', async () => {
+    const { element, fixture, text } = await open([]);
+    const chooser = element.querySelector('input[type=file]') as HTMLInputElement;
+    Object.defineProperty(chooser, 'files', { value: [new File(['PK'], 'minibus.brisk.zip')] });
+    chooser.dispatchEvent(new Event('change'));
+    await tick(10);
+    fixture.detectChanges();
+    expect(text()).toContain('5 entries taken in.');
+  });
+
   it('refuses a file that breaks off, in words', async () => {
     const { element, fixture, text } = await open([]);
     const chooser = element.querySelector('input[type=file]') as HTMLInputElement;

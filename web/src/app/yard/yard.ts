@@ -81,8 +81,9 @@ export class Yard {
     if (!file) return;
     this.taking.set(`Taking in ${file.name}…`);
     try {
-      const bundle = JSON.parse(await file.text()) as Bundle;
-      const taken = await firstValueFrom(this.api.takeIn(bundle));
+      const taken = await firstValueFrom(
+        /\.zip$/i.test(file.name) ? this.api.takeInZip(file) : this.api.takeIn(JSON.parse(await file.text()) as Bundle),
+      );
       this.taking.set(`${taken.title}: ${several(taken.written, 'entry', 'entries')} taken in.`);
       this.again.next();
     } catch (error) {

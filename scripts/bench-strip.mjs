@@ -1,0 +1,342 @@
+/** Worth and speed of what the strip-down needs, one JSON line a figure. Part of `npm run bench`; by itself: `npm run bench:strip`. */
+import { execFileSync, spawnSync } from 'node:child_process';
+import { createHash, randomUUID } from 'node:crypto';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import sharp from 'sharp';
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
+import { framesWhile } from './bench-browser.mjs';
+import { ensureChromium } from './chromium.mjs';
+import { ensureBuilt, ensureInstalled } from './prepare.mjs';
+import { startServer, stopServer, untilHealthy } from './server-process.mjs';
+
+const timed = (act) => {
+  const began = performance.now();
+  const result = act();
+  return [result, performance.now() - began];
+};
+const round = (value, digits = 4) => Number(value.toPrecision(digits));
+const median = (values) => [...values].sort((one, other) => one - other)[Math.floor(values.length / 2)];
+
+/** Chance with a seed, so that every run measures the same bolts. */
+function dice(seed) {
+  const random = xoroshiro128plus(seed);
+  const share = () => uniformFloat64(random);
+  const below = (many) => Math.floor(share() * many);
+  return {
+    share,
+    below,
+    pick: (list) => list[below(list.length)],
+    // Sum of twelve uniform numbers: near enough to normal for a calliper.
+    normal: () => Array.from({ length: 12 }, share).reduce((sum, one) => sum + one, -6),
+    sample: (list, many) => {
+      const rest = [...list];
+      return Array.from({ length: Math.min(many, rest.length) }, () => rest.splice(below(rest.length), 1)[0]);
+    },
+  };
+}
+
+/** A fastener as somebody with a worn calliper, a thread gauge and no patience measures it. */
+function measured({ thread, lengthMm, drive, driveSize, form, flanged }, { share, normal, pick }) {
+  const bolt = {};
+  const wear = 0.12 * share();
+  if (thread && share() < 0.9)
+    bolt.diameterMm = Math.max(1, round(thread.diameterMm * 0.9865 - wear + 0.05 * normal(), 3));
+  if (thread && share() < 0.5)
+    bolt.pitchMm = share() < 0.05 ? pick([0.8, 1, 1.25, 1.5, 1.75]) : round(thread.pitchMm + 0.02 * normal(), 3);
+  if (lengthMm !== undefined && share() < 0.9) {
+    const overHead = share() < 0.03 ? 0.65 * (thread?.diameterMm ?? 6) : 0;
+    bolt.lengthMm = Math.max(1, round(lengthMm + overHead + (0.35 + 0.006 * lengthMm) * normal(), 3));
+  }
+  if (drive && share() < 0.8) bolt.drive = share() < 0.03 ? pick(['hex', 'star', 'socket']) : drive;
+  if (driveSize !== undefined && share() < 0.85) bolt.driveSize = Math.max(1, round(driveSize + 0.08 * normal(), 3));
+  if (share() < 0.9) bolt.form = form;
+  if (form === 'bolt' && share() < 0.5) bolt.flanged = flanged ?? false;
+  return Object.keys(bolt).length > 0 ? bolt : { form };
+}
+
+/** What anybody would write in an afternoon: the home whose diameter and length are nearest. */
+function nearestSize(bolt, homes) {
+  let best;
+  let least = Infinity;
+  for (const home of homes) {
+    const { thread, lengthMm } = home.spec;
+    const apart =
+      (bolt.diameterMm !== undefined && thread ? Math.abs(bolt.diameterMm - thread.diameterMm) * 5 : 0) +
+      (bolt.lengthMm !== undefined && lengthMm !== undefined ? Math.abs(bolt.lengthMm - lengthMm) : 0);
+    if (apart < least) [best, least] = [home, apart];
+  }
+  return best;
+}
+
+async function benchMystery(tell) {
+  const { completed, compose, TEMPLATES } = await import('@brisk/core/layouts');
+  const { placeAll, rankHomes, readFastener } = await import('@brisk/core/fasteners');
+  const maps = TEMPLATES.map((template) => compose(template, completed(template, {})));
+  const homesOf = (map) =>
+    map.connections.flatMap(({ id, fasteners }) =>
+      fasteners.map(({ what }, set) => ({ id: `${id}#${set}`, what, spec: readFastener(what), room: 1, weight: 1 })),
+    );
+  const chance = dice(11);
+  const score = {
+    single: 0,
+    nearest: 0,
+    together: 0,
+    oneByOne: 0,
+    nearestHandful: 0,
+    bolts: 0,
+    strict: 0,
+    elsewhere: 0,
+    elsewhereTold: 0,
+  };
+  const same = (home, true_) => home !== undefined && home.what === true_.what;
+  const times = [];
+  for (let handful = 0; handful < 1_000; handful += 1) {
+    const homes = chance.sample(homesOf(chance.pick(maps)), 40);
+    const own = chance.sample(homes, 12);
+    const bolts = own.map(({ spec }) => measured(spec, chance));
+    const [placed, ms] = timed(() => placeAll(bolts, homes));
+    times.push(ms);
+    own.forEach((home, index) => {
+      const bolt = bolts[index];
+      const first = rankHomes(bolt, homes).candidates[0]?.home;
+      score.bolts += 1;
+      score.single += same(first, home);
+      score.nearest += same(nearestSize(bolt, homes), home);
+      score.together += same(placed[index].home, home);
+      score.strict += placed[index].home?.id === home.id;
+    });
+    // One from another machine altogether: an inch bolt none of the homes takes.
+    const odd = measured(
+      readFastener(chance.pick(['7/16-14 × 33, 16 mm', '9/16-12 × 47, 21 mm', '#10-24 × 19, 8 mm'])),
+      chance,
+    );
+    score.elsewhere += 1;
+    score.elsewhereTold += placeAll([...bolts.slice(0, 11), odd], homes).at(-1).home === undefined;
+  }
+  const share = (hits) => round((100 * hits) / score.bolts, 3);
+  tell('mystery bolt: one bolt among 40 open homes sent to a home that takes it', share(score.single), '%', {
+    nearestSize: share(score.nearest),
+    bolts: score.bolts,
+  });
+  tell(
+    'mystery bolts: handfuls of 12 among 40 open homes, each sent to a home that takes it',
+    share(score.together),
+    '%',
+    {
+      oneByOne: share(score.single),
+      nearestSize: share(score.nearest),
+      toTheVeryHome: share(score.strict),
+      medianMs: round(median(times), 3),
+    },
+  );
+  tell(
+    'mystery bolts: one from elsewhere in a handful told as such',
+    round((100 * score.elsewhereTold) / score.elsewhere, 3),
+    '%',
+  );
+
+  const many = maps.flatMap(homesOf);
+  const homes = chance.sample(many, 120);
+  const bolts = chance.sample(homes, 60).map(({ spec }) => measured(spec, chance));
+  tell(
+    'assignment of 60 bolts to 120 homes',
+    round(median(Array.from({ length: 9 }, () => timed(() => placeAll(bolts, homes))[1])), 3),
+    'ms',
+  );
+}
+
+async function benchLabels(tell) {
+  const { rollLabels } = await import('@brisk/core/labels');
+  const { LABEL_STOCKS, labelSheet } = await import('../server/dist/labels/label-sheet.js');
+  const { pdfOf } = await import('../server/dist/printing/pdf.js');
+  const labels = rollLabels('bag', 1, 200).map((label) => ({
+    ...label,
+    path: `/b/3f0c8a52/${label.number}`,
+    title: 'the front pipe at the turbocharger',
+    details: ['3 in it'],
+  }));
+  const decoder = ['zbarimg', 'pdftoppm'].every((tool) => spawnSync(tool, ['--version']).error === undefined);
+  for (const stock of LABEL_STOCKS) {
+    const began = performance.now();
+    const pdf = await pdfOf(labelSheet(labels, stock, 'http://192.168.1.20:4310', 'Minibus no. 7'));
+    const ms = performance.now() - began;
+    const read = decoder ? readBack(pdf, stock) : undefined;
+    tell(`labels read back by zbarimg at 200 dpi, ${stock.id}`, read ?? -1, 'of 200', {
+      pdfMs: round(ms, 3),
+      ...(decoder ? {} : { not: 'apt-get install zbar-tools poppler-utils' }),
+    });
+  }
+}
+
+/** How many different labels of a PDF an independent reader gets, each label looked at by itself as a phone does. */
+function readBack(pdf, { page, columns, rows, label, margin }) {
+  const folder = mkdtempSync(join(tmpdir(), 'brisk-labels-'));
+  const dots = (mm) => Math.round((mm / 25.4) * 200);
+  try {
+    const file = join(folder, 'labels.pdf');
+    writeFileSync(file, pdf);
+    const seen = new Set();
+    const perPage = columns * rows;
+    for (let place = 0; place < perPage; place += 1) {
+      const x = dots(margin.leftMm + (place % columns) * label.widthMm);
+      const y = dots(margin.topMm + Math.floor(place / columns) * label.heightMm);
+      const cut = ['-x', x, '-y', y, '-W', dots(label.widthMm), '-H', dots(label.heightMm)].map(String);
+      const name = join(folder, `place-${place}`);
+      execFileSync('pdftoppm', ['-r', '200', '-png', ...(page.widthMm > 100 ? cut : []), file, name], {
+        stdio: 'ignore',
+      });
+      const pictures = readdirSync(folder)
+        .filter((one) => one.startsWith(`place-${place}-`))
+        .map((one) => join(folder, one));
+      for (const picture of pictures) {
+        const { stdout } = spawnSync('zbarimg', ['-q', '--raw', '-Sdisable', '-Sqrcode.enable', picture], {
+          encoding: 'utf8',
+        });
+        for (const line of stdout.split('\n')) if (line.includes('/b/3f0c8a52/')) seen.add(line.trim());
+      }
+    }
+    return seen.size;
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+async function benchPhotosAndTouches(tell) {
+  const { usualMap } = await import('@brisk/core/layouts');
+  const { foldLedger } = await import('@brisk/core/ledger');
+  const { findPhotos } = await import('@brisk/core/find');
+  const folder = mkdtempSync(join(tmpdir(), 'brisk-bench-'));
+  const address = 'http://127.0.0.1:4396';
+  const server = startServer({ BRISK_HOST: '127.0.0.1', BRISK_PORT: '4396', BRISK_DATA: folder });
+  const browser = await chromium.launch({
+    executablePath: ensureChromium(),
+    args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
+  });
+  try {
+    await untilHealthy(address, server.ended);
+    const begin = async (title) => {
+      const id = randomUUID();
+      const job = {
+        id,
+        title,
+        machine: 'Bench',
+        reason: 'same-back',
+        crew: ['Ines'],
+        layout: 'longitudinal-automatic',
+        powerpack: 'engine-with-gearbox',
+        route: 'top',
+      };
+      const answer = await fetch(`${address}/api/jobs`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(job),
+      });
+      if (!answer.ok) throw new Error((await answer.json()).detail);
+      return id;
+    };
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+
+    const job = await begin('Photos');
+    await page.goto(`${address}/jobs/${job}/strip`, { waitUntil: 'networkidle' });
+    const file = await sharp({
+      create: {
+        width: 4_000,
+        height: 3_000,
+        channels: 3,
+        background: '#806040',
+        noise: { type: 'gaussian', mean: 120, sigma: 30 },
+      },
+    })
+      .jpeg({ quality: 92 })
+      .toBuffer();
+    const stored = page.waitForResponse(
+      (response) => response.url().endsWith('/api/photos') && response.status() === 201,
+    );
+    const began = performance.now();
+    const frames = await framesWhile(page, async () => {
+      await page
+        .locator('input[name=photos]')
+        .first()
+        .setInputFiles({ name: 'twelve.jpg', mimeType: 'image/jpeg', buffer: file });
+      await stored;
+    });
+    tell('a photo of 12 megapixels from pick to stored', round((performance.now() - began) / 1_000, 3), 's', {
+      megabytes: round(file.length / 1e6, 3),
+      longestFrameMs: frames.longestMs,
+      framesOver50ms: frames.over50ms,
+    });
+
+    const touching = await begin('Touches');
+    await page.goto(`${address}/jobs/${touching}/strip`, { waitUntil: 'networkidle' });
+    const done = page.locator('button.done');
+    await done.click();
+    await page.getByText('battery negative').first().waitFor();
+    const from = performance.now();
+    await done.click();
+    await page.getByText('Hold point', { exact: true }).waitFor();
+    tell('step done to next step, with bag, count and tag', 1, 'touches', {
+      machineSeconds: round((performance.now() - from) / 1_000, 2),
+    });
+
+    const many = Array.from({ length: 2_000 }, (_, index) => ({
+      id: randomUUID(),
+      at: new Date(Date.UTC(2026, 0, 5 + (index % 60), 8, index % 60)).toISOString(),
+      by: ['Ines', 'Tobias'][index % 2],
+      kind: 'photo-taken',
+      photo: createHash('sha256').update(String(index)).digest('hex'),
+      widthPx: 2_560,
+      heightPx: 1_920,
+      pinnedTo: { connection: usualMap('longitudinal-automatic').connections[index % 100].id },
+    }));
+    const crowded = await begin('Many photos');
+    for (let start = 0; start < many.length; start += 200) {
+      const answer = await fetch(`${address}/api/jobs/${crowded}/ledger`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ expectedPosition: start, entries: many.slice(start, start + 200) }),
+      });
+      if (!answer.ok) throw new Error((await answer.json()).detail);
+    }
+    const state = foldLedger(
+      { map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' },
+      many,
+    );
+    const dayOf = (at) => at.slice(0, 10);
+    const search = median(
+      Array.from({ length: 15 }, () => timed(() => findPhotos(state, { words: 'starter', by: 'Ines' }, dayOf))[1]),
+    );
+    const opened = performance.now();
+    await page.goto(`${address}/jobs/${crowded}/photos`);
+    await page.locator('.sheet img').first().waitFor();
+    const listMs = performance.now() - opened;
+    const asked = performance.now();
+    await page.locator('[name=photo-words]').fill('starter');
+    await page.waitForFunction(() => !document.querySelector('h1')?.textContent?.includes('2000'));
+    tell('2,000 photos on a job: page opened and listed', round(listMs, 3), 'ms', {
+      searchInCoreMs: round(search, 3),
+      searchOnThePageMs: round(performance.now() - asked, 3),
+    });
+  } finally {
+    await browser.close();
+    await stopServer(server);
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** Tells every figure of the strip-down through `tell(figure, value, unit, more)`. */
+export async function benchStrip(tell) {
+  await ensureInstalled();
+  await ensureBuilt();
+  await benchMystery(tell);
+  await benchLabels(tell);
+  await benchPhotosAndTouches(tell);
+}
+
+if (process.argv[1]?.endsWith('bench-strip.mjs'))
+  await benchStrip((figure, value, unit, more = {}) =>
+    process.stdout.write(`${JSON.stringify({ figure, value, unit, ...more })}\n`),
+  );
