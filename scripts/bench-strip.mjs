@@ -58,18 +58,31 @@ function measured({ thread, lengthMm, drive, driveSize, form, flanged }, { share
   return Object.keys(bolt).length > 0 ? bolt : { form };
 }
 
-/** What anybody would write in an afternoon: the home whose diameter and length are nearest. */
+/** What anybody would write in an afternoon: the home whose diameter and length are nearest, what is not known left out. */
 function nearestSize(bolt, homes) {
   let best;
   let least = Infinity;
   for (const home of homes) {
-    const { thread, lengthMm } = home.spec;
-    const apart =
-      (bolt.diameterMm !== undefined && thread ? Math.abs(bolt.diameterMm - thread.diameterMm) * 5 : 0) +
-      (bolt.lengthMm !== undefined && lengthMm !== undefined ? Math.abs(bolt.lengthMm - lengthMm) : 0);
+    const { thread, lengthMm, driveSize } = home.spec;
+    const offs = [
+      [bolt.diameterMm, thread?.diameterMm],
+      [bolt.lengthMm, lengthMm],
+      [bolt.driveSize, driveSize],
+    ].flatMap(([read, own]) => (read === undefined ? [] : [own === undefined ? 1 : Math.abs(read - own) / own]));
+    const apart = offs.reduce((sum, off) => sum + off, 0);
     if (apart < least) [best, least] = [home, apart];
   }
   return best;
+}
+
+/** Each to its nearest home that is still free, the closest pair first. */
+function nearestEach(bolts, homes) {
+  const free = new Set(homes);
+  return bolts.map((bolt) => {
+    const home = nearestSize(bolt, [...free]);
+    free.delete(home);
+    return home;
+  });
 }
 
 async function benchMystery(tell) {
@@ -81,72 +94,79 @@ async function benchMystery(tell) {
       fasteners.map(({ what }, set) => ({ id: `${id}#${set}`, what, spec: readFastener(what), room: 1, weight: 1 })),
     );
   const chance = dice(11);
-  const score = {
-    single: 0,
-    nearest: 0,
-    together: 0,
-    oneByOne: 0,
-    nearestHandful: 0,
+  const total = {
     bolts: 0,
-    strict: 0,
-    elsewhere: 0,
-    elsewhereTold: 0,
+    ranked: 0,
+    rankedVery: 0,
+    nearest: 0,
+    placed: 0,
+    placedVery: 0,
+    nearestEach: 0,
+    odd: 0,
+    oddTold: 0,
   };
-  const same = (home, true_) => home !== undefined && home.what === true_.what;
+  const takes = (home, own) => Number(home?.what === own.what);
   const times = [];
   for (let handful = 0; handful < 1_000; handful += 1) {
-    const homes = chance.sample(homesOf(chance.pick(maps)), 40);
-    const own = chance.sample(homes, 12);
+    // Twenty joints miss one, twelve of those bolts lie here; of twenty more the count came out right.
+    const all = chance
+      .sample(homesOf(chance.pick(maps)), 40)
+      .map((home, index) => ({ ...home, weight: index < 20 ? 1 : 0.02 }));
+    const own = chance.sample(
+      all.slice(0, 20).filter(({ spec }) => spec.thread ?? spec.lengthMm),
+      12,
+    );
     const bolts = own.map(({ spec }) => measured(spec, chance));
-    const [placed, ms] = timed(() => placeAll(bolts, homes));
+    const [placed, ms] = timed(() => placeAll(bolts, all));
     times.push(ms);
+    const greedy = nearestEach(bolts, all.slice(0, 20));
     own.forEach((home, index) => {
-      const bolt = bolts[index];
-      const first = rankHomes(bolt, homes).candidates[0]?.home;
-      score.bolts += 1;
-      score.single += same(first, home);
-      score.nearest += same(nearestSize(bolt, homes), home);
-      score.together += same(placed[index].home, home);
-      score.strict += placed[index].home?.id === home.id;
+      const first = rankHomes(bolts[index], all).candidates[0]?.home;
+      total.bolts += 1;
+      total.ranked += takes(first, home);
+      total.rankedVery += Number(first?.id === home.id);
+      total.nearest += takes(nearestSize(bolts[index], all.slice(0, 20)), home);
+      total.placed += takes(placed[index].home, home);
+      total.placedVery += Number(placed[index].home?.id === home.id);
+      total.nearestEach += takes(greedy[index], home);
     });
     // One from another machine altogether: an inch bolt none of the homes takes.
     const odd = measured(
       readFastener(chance.pick(['7/16-14 × 33, 16 mm', '9/16-12 × 47, 21 mm', '#10-24 × 19, 8 mm'])),
       chance,
     );
-    score.elsewhere += 1;
-    score.elsewhereTold += placeAll([...bolts.slice(0, 11), odd], homes).at(-1).home === undefined;
+    total.odd += 1;
+    total.oddTold += Number(placeAll([...bolts.slice(0, 11), odd], all).at(-1).home === undefined);
   }
-  const share = (hits) => round((100 * hits) / score.bolts, 3);
-  tell('mystery bolt: one bolt among 40 open homes sent to a home that takes it', share(score.single), '%', {
-    nearestSize: share(score.nearest),
-    bolts: score.bolts,
-  });
+  const share = (hits, of = total.bolts) => round((100 * hits) / of, 3);
   tell(
-    'mystery bolts: handfuls of 12 among 40 open homes, each sent to a home that takes it',
-    share(score.together),
+    'mystery bolt by itself, 40 homes of which 20 miss one: sent to a home that takes it',
+    share(total.ranked),
     '%',
     {
-      oneByOne: share(score.single),
-      nearestSize: share(score.nearest),
-      toTheVeryHome: share(score.strict),
-      medianMs: round(median(times), 3),
+      toTheVeryHome: share(total.rankedVery),
+      nearestSize: share(total.nearest),
+      bolts: total.bolts,
     },
   );
   tell(
-    'mystery bolts: one from elsewhere in a handful told as such',
-    round((100 * score.elsewhereTold) / score.elsewhere, 3),
+    'mystery bolts by handfuls of 12, 40 homes of which 20 miss one: sent to a home that takes it',
+    share(total.placed),
     '%',
+    {
+      toTheVeryHome: share(total.placedVery),
+      nearestSizeEach: share(total.nearestEach),
+      handfuls: times.length,
+      medianMs: round(median(times), 3),
+    },
   );
+  tell('mystery bolts: one from elsewhere in a handful told as such', share(total.oddTold, total.odd), '%');
 
   const many = maps.flatMap(homesOf);
   const homes = chance.sample(many, 120);
   const bolts = chance.sample(homes, 60).map(({ spec }) => measured(spec, chance));
-  tell(
-    'assignment of 60 bolts to 120 homes',
-    round(median(Array.from({ length: 9 }, () => timed(() => placeAll(bolts, homes))[1])), 3),
-    'ms',
-  );
+  const times60 = Array.from({ length: 9 }, () => timed(() => placeAll(bolts, homes))[1]);
+  tell('assignment of 60 bolts to 120 homes, with how sure each is', round(median(times60), 3), 'ms');
 }
 
 async function benchLabels(tell) {
@@ -253,15 +273,15 @@ async function benchPhotosAndTouches(tell) {
     })
       .jpeg({ quality: 92 })
       .toBuffer();
+    // By its path: a buffer would be carried into the page by the test driver, and block it.
+    const path = join(folder, 'twelve.jpg');
+    writeFileSync(path, file);
     const stored = page.waitForResponse(
       (response) => response.url().endsWith('/api/photos') && response.status() === 201,
     );
     const began = performance.now();
     const frames = await framesWhile(page, async () => {
-      await page
-        .locator('input[name=photos]')
-        .first()
-        .setInputFiles({ name: 'twelve.jpg', mimeType: 'image/jpeg', buffer: file });
+      await page.locator('input[name=photos]').first().setInputFiles(path);
       await stored;
     });
     tell('a photo of 12 megapixels from pick to stored', round((performance.now() - began) / 1_000, 3), 's', {
