@@ -50,9 +50,14 @@ export function hand(page: Page) {
   return page.getByRole('region', { name: 'The step in hand' });
 }
 
-/** Signs the hold point on the page after confirming every look. */
+/** Signs the hold point on the page after looking at every ground and confirming every look. */
 export async function sign(page: Page): Promise<void> {
   await page.getByText('Hold point', { exact: true }).waitFor();
+  const grounds = page.getByRole('button', { name: /^Good: / });
+  for (let left = await grounds.count(); left > 0; left = await grounds.count()) {
+    await grounds.first().click();
+    await expect(grounds).toHaveCount(left - 1);
+  }
   for (const look of await page.locator('bl-hold-point').getByRole('checkbox').all()) await look.check();
   await page.getByRole('button', { name: /^Sign as/ }).click();
 }

@@ -63,6 +63,7 @@ export const COLUMNS: Readonly<Record<Table, readonly Column[]>> = {
     column('what', 'fastener', 'thread, length, head', true, 'what', 'size', 'thread'),
     column('note', 'note', 'anything odd', false, 'remark'),
     column('singleUse', 'single use', 'yes or no', false, 'new'),
+    column('washers', 'washers', 'from the head, in order, with semicolons between', false),
   ],
 };
 
@@ -78,12 +79,13 @@ export function rowsOf(map: ConnectionMap, table: Table): readonly Row[] {
       return map.parts.map(partRow);
     case 'fasteners':
       return map.connections.flatMap(({ id, fasteners }) =>
-        fasteners.map(({ count, what, note, singleUse }) => ({
+        fasteners.map(({ count, what, note, singleUse, washers = [] }) => ({
           connection: id,
           count: String(count),
           what,
           note: note ?? '',
           singleUse: singleUse ? 'yes' : 'no',
+          washers: washers.join('; '),
         })),
       );
   }

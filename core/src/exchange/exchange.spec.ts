@@ -97,7 +97,7 @@ describe('reading rows', () => {
   it('takes the fastener rows of a connection together as its list', () => {
     const run = read(
       'fasteners',
-      { connection: 'hose', count: '2', what: 'clip', singleUse: 'yes' },
+      { connection: 'hose', count: '2', what: 'clip', singleUse: 'yes', washers: 'wave; flat' },
       { connection: 'hose', count: '1', what: 'long clip', note: 'below' },
       { connection: 'hose', count: '1.5', what: 'clip' },
       { connection: 'ghost', count: '1', what: 'clip' },
@@ -105,7 +105,7 @@ describe('reading rows', () => {
       { connection: 'hose', count: '1', what: 'x', singleUse: 'maybe' },
     );
     expect(run.map.connections.find(({ id }) => id === 'hose')?.fasteners).toEqual([
-      { count: 2, what: 'clip', singleUse: true },
+      { count: 2, what: 'clip', singleUse: true, washers: ['wave', 'flat'] },
       { count: 1, what: 'long clip', note: 'below' },
     ]);
     expect(run.bad.map(({ line, column }) => [line, column])).toEqual([

@@ -1,5 +1,6 @@
 import equal from 'fast-deep-equal';
 import type { ConnectionId, ConnectionMap, FastenerSet } from '../connection-map/index.js';
+import { readWashers } from '../fasteners/index.js';
 import type { MapEdit } from '../map-edit/index.js';
 import { figure, finder, LineError, neededText, text, type Reader } from './fields.js';
 
@@ -17,6 +18,9 @@ export function fastenerReader(map: ConnectionMap): Reader {
       if (!Number.isInteger(count)) throw new LineError('count', `“${value('count')}” is not a whole number.`);
       const what = neededText(value, 'what', 120);
       const note = text(value, 'note', 2_000);
+      const washers = readWashers(text(value, 'washers', 1_000));
+      if (washers.length > 10 || washers.some((one) => one.length > 120))
+        throw new LineError('washers', 'At most ten, each in a few words.');
       const single = value('singleUse').toLowerCase();
       if (!['', 'yes', 'no', 'true', 'false', '1', '0', 'x'].includes(single))
         throw new LineError('singleUse', `“${single}” is neither yes nor no.`);
@@ -30,6 +34,7 @@ export function fastenerReader(map: ConnectionMap): Reader {
           what,
           ...(note === '' ? {} : { note }),
           ...(['yes', 'true', '1', 'x'].includes(single) ? { singleUse: true } : {}),
+          ...(washers.length > 0 ? { washers } : {}),
         },
       ]);
     },

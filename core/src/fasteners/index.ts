@@ -17,6 +17,7 @@ export {
 export { hasMeasured, type MeasuredBolt } from './measured.js';
 export { fitOf, type Fit } from './fit.js';
 export { placeAll, rankHomes, type Candidate, type Home, type Placing } from './mystery.js';
+export { readWashers } from './washers.js';
 export { substitutionRisks, type Risk } from './substitution.js';
 export {
   drawnSize,

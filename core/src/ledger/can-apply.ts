@@ -4,27 +4,19 @@ import { operationId, type Operation } from '../teardown/index.js';
 import { SHOP_WRENCHES } from '../torque/index.js';
 import { workOf } from '../work/index.js';
 import type { EntryBody, LedgerEntry } from './entry.js';
-import { groundsOf, heldTo, setCountOf, setsOf, unevenWords } from './counting.js';
+import { groundsOf } from './counting.js';
 import { extend, put, startOf, thaw } from './fold.js';
+import { countedHome, mayTellOfFasteners } from './fastener-rules.js';
 import { asFound } from './found.js';
 import { gateOf } from './gates.js';
 import { openItems } from './open-items.js';
 import { carrying, hasRun, heightNeeded, holding, isDone, isOpen, isSettled, mayBePassedOver } from './reading.js';
+import { NOTHING, refuse, unknown, type Refusal } from './refusal.js';
 import type { JobState } from './state.js';
-
-/** Why an entry may not be written now, in words for the person who tried. `because` names the kind of reason. */
-export interface Refusal {
-  readonly because:
-    'unknown' | 'order' | 'height' | 'holding' | 'gate' | 'torque' | 'count' | 'twice' | 'sense' | 'closed';
-  readonly words: string;
-}
 
 /** Following a ledger costs time for each of these, so a ledger may hold only so many. */
 const MOST_FOUND = 100;
 const MOST_CORRECTED = 1_000;
-
-const refuse = (because: Refusal['because'], words: string): readonly Refusal[] => [{ because, words }];
-const NOTHING: readonly Refusal[] = [];
 
 /** Reasons `entry` may not follow `state`; none when it may. */
 export function canApply(state: JobState, entry: LedgerEntry): readonly Refusal[] {
@@ -66,27 +58,13 @@ function check(state: JobState, entry: EntryBody): readonly Refusal[] {
     case 'work-resumed':
       return NOTHING;
     case 'set-described':
-      return work.connections.has(entry.connection) ? NOTHING : unknown('connection', entry.connection);
     case 'count-accepted':
-      return mayAcceptCount(state, entry.connection);
-    case 'fasteners-judged': {
-      if (!work.connections.has(entry.connection)) return unknown('connection', entry.connection);
-      const set = setsOf(state, entry.connection)[entry.set];
-      if (!set) return unknown('kind of fastener', String(entry.set));
-      return entry.count > set.count
-        ? refuse('sense', `There are only ${set.count} × ${set.what} here, not ${entry.count}.`)
-        : NOTHING;
-    }
+    case 'fasteners-judged':
     case 'pattern-drawn':
-      if (!work.connections.has(entry.connection)) return unknown('connection', entry.connection);
-      return entry.pattern.holes.some(({ set }) => setsOf(state, entry.connection)[set] === undefined)
-        ? refuse('sense', 'A hole of the card asks for a fastener this joint does not have.')
-        : NOTHING;
     case 'bolt-found':
-      return state.loose.has(entry.bolt) ? refuse('twice', 'This one is written down already.') : NOTHING;
     case 'bolt-homed':
     case 'bolt-set-aside':
-      return mayFindItsPlace(state, entry);
+      return mayTellOfFasteners(state, entry);
     case 'ground-checked': {
       const ground = groundsOf(state).find(({ connection }) => connection.id === entry.connection);
       if (!ground) return refuse('sense', 'That is no ground that was opened on this job.');
@@ -207,10 +185,6 @@ function mayBeFollowed(
   return NOTHING;
 }
 
-function unknown(what: string, id: string): readonly Refusal[] {
-  return refuse('unknown', `There is no ${what} called “${id}” on this job.`);
-}
-
 /** What stands in the way of doing `operation` now, apart from how high the machine stands. */
 export function waitsFor(state: JobState, operation: Operation): readonly Refusal[] {
   const { work } = state;
@@ -296,39 +270,6 @@ function bagTaken(state: JobState, connection: ConnectionId, bag: number | undef
   return other
     ? refuse('twice', `Bag ${bag} holds the fasteners of ${state.work.connections.get(other[0])?.name ?? other[0]}.`)
     : NOTHING;
-}
-
-/** From the second edition of the rules on, a set that does not come out even is not torqued. */
-function countedHome(state: JobState, connection: ConnectionId): readonly Refusal[] {
-  const uneven = heldTo(state, 2) ? unevenWords(setCountOf(state, connection)) : undefined;
-  return uneven === undefined ? NOTHING : refuse('count', uneven);
-}
-
-function mayAcceptCount(state: JobState, id: ConnectionId): readonly Refusal[] {
-  const connection = state.work.connections.get(id);
-  if (!connection) return unknown('connection', id);
-  const count = setCountOf(state, id);
-  if (count?.accepted) return refuse('twice', 'That is accepted already.');
-  if (count?.in === undefined) return refuse('sense', 'Nothing was counted in here yet.');
-  return unevenWords(count) === undefined
-    ? refuse('sense', 'The set comes out even; there is nothing to accept.')
-    : NOTHING;
-}
-
-function mayFindItsPlace(
-  state: JobState,
-  entry: Extract<EntryBody, { kind: 'bolt-homed' | 'bolt-set-aside' }>,
-): readonly Refusal[] {
-  const bolt = state.loose.get(entry.bolt);
-  if (!bolt) return unknown('loose fastener', entry.bolt);
-  if (bolt.home) {
-    const name = state.work.connections.get(bolt.home.connection)?.name ?? bolt.home.connection;
-    return refuse('twice', `That one has its home at ${name} already.`);
-  }
-  if (bolt.aside) return refuse('twice', `That one is set aside already: ${bolt.aside.reason}`);
-  if (entry.kind === 'bolt-set-aside') return NOTHING;
-  if (!state.work.connections.has(entry.connection)) return unknown('connection', entry.connection);
-  return setsOf(state, entry.connection)[entry.set] ? NOTHING : unknown('kind of fastener', String(entry.set));
 }
 
 function mayBePinned(

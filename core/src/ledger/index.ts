@@ -5,7 +5,8 @@
  */
 export * from './entry.js';
 export type * from './state.js';
-export { canApply, replay, waitsFor, type Refusal, type Replay } from './can-apply.js';
+export { canApply, replay, waitsFor, type Replay } from './can-apply.js';
+export type { Refusal } from './refusal.js';
 export { extend, foldLedger, startOf } from './fold.js';
 export { gateOf, type Blocker, type Gate } from './gates.js';
 export { BAG_COLUMNS, bagRows, bagWall, tileOf, type BagTile, type SetStanding, type WallSection } from './bag-wall.js';

@@ -18,7 +18,7 @@ const STOCKS = [
     <div class="row">
       <label
         >Print
-        <select name="label-of" (change)="of.set(pick($event))">
+        <select class="plain-field" name="label-of" (change)="of.set(pick($event))">
           <option value="bag">bags of this job</option>
           <option value="tag">tags of this job, two each</option>
           <option value="roll">a roll of numbers beforehand</option>
@@ -26,7 +26,7 @@ const STOCKS = [
       >
       <label
         >on
-        <select name="label-stock" (change)="stock.set(pick($event))">
+        <select class="plain-field" name="label-stock" (change)="stock.set(pick($event))">
           @for (one of stocks; track one.id) {
             <option [value]="one.id">{{ one.words }}</option>
           }
@@ -34,11 +34,25 @@ const STOCKS = [
       >
       @if (of() === 'roll') {
         <label
-          >from <input name="label-from" type="number" min="1" [value]="from()" (input)="from.set(pick($event))"
+          >from
+          <input
+            class="plain-field"
+            name="label-from"
+            type="number"
+            min="1"
+            [value]="from()"
+            (input)="from.set(pick($event))"
         /></label>
         <label
           >how many
-          <input name="label-count" type="number" min="1" max="500" [value]="many()" (input)="many.set(pick($event))"
+          <input
+            class="plain-field"
+            name="label-count"
+            type="number"
+            min="1"
+            max="500"
+            [value]="many()"
+            (input)="many.set(pick($event))"
         /></label>
       }
       <a matButton="filled" [href]="address()" target="_blank" rel="noopener">Print the labels</a>
@@ -62,16 +76,6 @@ const STOCKS = [
       display: inline-flex;
       align-items: center;
       gap: 0.5rem;
-    }
-    select,
-    input {
-      min-height: 48px;
-      padding: 0 0.5rem;
-      font: inherit;
-      color: var(--ink);
-      background: var(--paper);
-      border: 1px solid var(--ink-soft);
-      border-radius: 6px;
     }
     input {
       width: 6rem;

@@ -45,7 +45,11 @@ export class SetCard {
       tile: count && tileOf(state, count),
       uneven: count?.closed || count?.in !== undefined ? unevenWords(count) : undefined,
       tag: state.tags.get(connection.id),
-      pinnedTo: { connection: connection.id },
+      pinnedTo: {
+        connection: connection.id,
+        ...(count?.bag === undefined ? {} : { bag: count.bag }),
+        ...(state.tags.has(connection.id) ? { tag: state.tags.get(connection.id) } : {}),
+      },
     };
   });
 

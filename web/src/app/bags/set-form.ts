@@ -4,7 +4,7 @@ import { LONGEST } from '@brisk/contracts/fields';
 import { fastenerSet } from '@brisk/contracts/map';
 import { check } from '@brisk/contracts/problem';
 import type { FastenerSet } from '@brisk/core/connection-map';
-import { lookalikesOf, readFastener, specWords } from '@brisk/core/fasteners';
+import { lookalikesOf, readFastener, readWashers, specWords } from '@brisk/core/fasteners';
 import { StepActions } from '../step/step-actions';
 
 interface Draft {
@@ -88,10 +88,7 @@ function draftOf({ count, what, note = '', washers = [], singleUse = false }: Fa
 }
 
 function setOf({ count, what, note, washers, singleUse }: Draft): FastenerSet {
-  const order = washers
-    .split(',')
-    .map((word) => word.trim())
-    .filter((word) => word !== '');
+  const order = readWashers(washers);
   return {
     count,
     what: what.trim().slice(0, LONGEST.name),

@@ -149,6 +149,22 @@ export class PhotoView {
     this.picked.set(undefined);
   }
 
+  /** Says what the picture shows; what it is pinned to and what is drawn on it stay. */
+  protected describe(event: Event): void {
+    const photo = this.shown()?.photo;
+    const words = event.target instanceof HTMLInputElement ? event.target.value.trim() : '';
+    if (!photo || words === (photo.words ?? '')) return;
+    const { photo: name, widthPx, heightPx, pinnedTo } = photo;
+    this.actions.record('Written on the photo', {
+      kind: 'photo-taken',
+      photo: name,
+      widthPx,
+      heightPx,
+      pinnedTo,
+      ...(words ? { words } : {}),
+    });
+  }
+
   protected keep(): void {
     const marks = this.marks().filter(({ kind, words }) => kind !== 'text' || words !== undefined);
     if (this.actions.record('Drawn on the photo', { kind: 'photo-marked', photo: this.photo(), marks })) {

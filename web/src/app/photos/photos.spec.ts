@@ -74,6 +74,19 @@ describe('one photo', () => {
     expect(view.element.querySelector('.frame img')?.getAttribute('src')).toBe(`/api/photos/${name('b')}`);
   });
 
+  it('is given words, and keeps what it is pinned to', async () => {
+    const view = await openView(PhotoView, entries, () => ({ photo: name('c') }));
+    type(view.element, 'photo-says', 'Hose clip behind the bracket');
+    await view.settle();
+    expect(view.server.entries.at(-1)).toMatchObject({
+      kind: 'photo-taken',
+      photo: name('c'),
+      words: 'Hose clip behind the bracket',
+      pinnedTo: { operation: 'open:upper-hose' },
+    });
+    expect(view.text()).toContain('Hose clip behind the bracket');
+  });
+
   it('says where the picture may be while it is not here', async () => {
     HTMLImageElement.prototype.decode = () => Promise.reject(new Error('404'));
     const view = await openView(PhotoView, entries, () => ({ photo: name('c') }));

@@ -25,6 +25,7 @@ import {
   type FastenerSet,
   type TorqueSpec,
 } from '@brisk/core/connection-map';
+import { readWashers } from '@brisk/core/fasteners';
 import { freshId } from '@brisk/core/map-edit';
 import { HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
 import { number, string } from 'yup';
@@ -305,11 +306,12 @@ export class ConnectionForm {
         .filter((tool) => tool !== ''),
       minutes,
       cautions: cautionsFor([...this.cautions()], value.height),
-      fasteners: sets.map(({ count: pieces, what, note, singleUse }): FastenerSet => ({
+      fasteners: sets.map(({ count: pieces, what, note, singleUse, washers }): FastenerSet => ({
         count: pieces ?? 1,
         what: what.trim(),
         ...(note.trim() === '' ? {} : { note: note.trim() }),
         ...(singleUse ? { singleUse: true } : {}),
+        ...(washers.trim() === '' ? {} : { washers: readWashers(washers).slice(0, 10) }),
       })),
       needs: [...this.needs()],
       access: this.access(),
@@ -334,12 +336,13 @@ export class ConnectionForm {
   }
 }
 
-function setGroup({ count: pieces, what, note, singleUse }: FastenerSet) {
+function setGroup({ count: pieces, what, note, singleUse, washers = [] }: FastenerSet) {
   return new FormGroup({
     count: figure(count(1_000, 1).label('How many'), pieces),
     what: text(name().label('Fastener'), what),
     note: text(optionalText().label('Note'), note ?? ''),
     singleUse: new FormControl(singleUse ?? false, { nonNullable: true }),
+    washers: text(optionalText().label('Washers'), washers.join(', ')),
   });
 }
 

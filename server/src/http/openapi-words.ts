@@ -1,0 +1,16 @@
+/** JSON that describes JSON. */
+export type Json = Readonly<Record<string, unknown>>;
+
+export const ref = (name: string): Json => ({ $ref: `#/components/schemas/${name}` });
+export const jsonOf = (schema: Json): Json => ({ 'application/json': { schema } });
+export const answer = (description: string, schema: Json): Json => ({ description, content: jsonOf(schema) });
+export const problem = (description: string): Json => ({
+  description,
+  content: { 'application/problem+json': { schema: ref('Problem') } },
+});
+export const jobParameter: Json = {
+  name: 'job',
+  in: 'path',
+  required: true,
+  schema: { type: 'string', format: 'uuid' },
+};
