@@ -35,14 +35,12 @@ test('the survey keeps everything when the server is gone, and sends it once', a
 test('the sheets over a step say what is missing', async ({ page, request }) => {
   await page.goto(`/jobs/${await demoJob(request, 'Minibus')}/strip`);
   await hand(page).getByRole('button', { name: 'Stuck' }).click();
-  await page.getByLabel('Time lost').fill('-5');
   await page.getByRole('button', { name: 'Record it' }).click();
-  await expect(page.getByText('What happened is missing.')).toBeVisible();
-  await expect(page.getByText('What was tried is missing.')).toBeVisible();
-  await expect(page.getByText('Time lost is too small: 0 at least.')).toBeVisible();
-  await page.getByLabel('Time lost').fill('');
-  await page.getByLabel('What was tried').click();
-  await expect(page.getByText('Time lost is missing.')).toBeVisible();
+  await expect(page.getByText('What happened? One touch above says it.')).toBeVisible();
+  await page.getByLabel('Seized').check();
+  await expect(page.getByText('What was tried? “Nothing yet” will do.')).toBeVisible();
+  await page.getByLabel('In words').fill(LONG);
+  await expect(page.getByText('That is too long; the rest belongs into a note.')).toBeVisible();
   await page.keyboard.press('Escape');
 
   await hand(page).getByRole('button', { name: 'Skip' }).click();
@@ -172,7 +170,7 @@ test('a broken bundle is refused in words and nothing is taken in', async ({ pag
   await bring('short.json', '{"format":"brisk-ledger-job","version":1,');
   await expect(page.getByText(/breaks off or is not a job bundle/)).toBeVisible();
   await bring('newer.json', '{"format":"brisk-ledger-job","version":9}');
-  await expect(page.getByText(/version 9.*reads up to version 2/)).toBeVisible();
+  await expect(page.getByText(/version 9.*reads up to version 3/)).toBeVisible();
   await bring('other.json', '{"a":1}');
   await expect(page.getByText(/not a job bundle of ours/)).toBeVisible();
   expect(await page.getByRole('listitem').count()).toBeGreaterThanOrEqual(before);

@@ -41,7 +41,7 @@ test('one machine, from survey to running and handed over', async ({ page }) => 
     const stuckStep = (await hand(page).getByRole('heading', { level: 1 }).textContent()) ?? '';
     await hand(page).getByRole('button', { name: 'Stuck' }).click();
     await page.getByLabel('Seized').check();
-    await page.getByLabel('What was tried').fill('Penetrant, letting it stand');
+    await page.getByLabel('In words').fill('Penetrant, letting it stand');
     await page.getByRole('button', { name: 'Record it' }).click();
     await expect(hand(page).getByRole('heading', { level: 1 })).not.toHaveText(stuckStep);
     await expect(page.getByRole('button', { name: '1 issue' })).toBeVisible();
@@ -114,7 +114,7 @@ test('one machine, from survey to running and handed over', async ({ page }) => 
 
     while (!(await hand(page).getByText('came out').isVisible())) await doStep(page);
     await page.getByRole('button', { name: 'One less: In' }).click();
-    await expect(hand(page)).toContainText(/Out came \d/);
+    await expect(hand(page)).toContainText(/There belong \d/);
     while ((await page.getByRole('heading', { name: 'All back' }).count()) === 0) await doStep(page);
     await page.getByRole('link', { name: 'To the first start' }).click();
   });

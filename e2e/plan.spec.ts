@@ -74,7 +74,7 @@ test('a step dragged where it may not stand says what breaks, and can take along
 }) => {
   const job = await beginJob(request, 'Dragged');
   // Both ends of the drag have to be in sight at once.
-  await page.setViewportSize({ width: 1280, height: 2000 });
+  await page.setViewportSize({ width: 1280, height: 3200 });
   await page.goto(`/jobs/${job}/plan`);
   const rows = page.locator('bl-setup-list .row');
   await expect(rows.first()).toBeVisible();

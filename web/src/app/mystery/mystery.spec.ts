@@ -37,7 +37,7 @@ describe('the mystery bolt', () => {
     type(view.element, 'diameterMm', '7.85');
     type(view.element, 'lengthMm', '25');
     await view.settle();
-    await view.press('It goes to The front pipe bracket on the gearbox');
+    await view.press('It goes here: The front pipe bracket on the gearbox');
     await view.settle();
     expect(view.server.entries.slice(-2)).toMatchObject([
       { kind: 'bolt-found', measured: { diameterMm: 7.85, lengthMm: 25 } },
