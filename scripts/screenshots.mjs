@@ -23,18 +23,19 @@ const job = (title) => jobs.find((one) => one.title.startsWith(title)).id;
 const minibus = job('Minibus');
 const views = {
   yard: '/yard',
-  'new-job': '/survey',
   questions: ['/survey', 'Transverse front', 'Petrol, an injector for each port', 'It breathes by itself', 'By cable'],
   survey: `/jobs/${minibus}/survey`,
-  files: `/jobs/${job('Sweeper')}/survey/files`,
   donor: `/jobs/${job('Tug 2')}/survey/donor`,
   joints: `/jobs/${job('Tug 2')}/survey/joints`,
   'pull-list': `/jobs/${job('Tug 2')}/survey/pull`,
   plan: `/jobs/${job('Sweeper')}/plan`,
   schools: `/jobs/${job('Sweeper')}/plan/schools`,
-  tools: `/jobs/${job('Sweeper')}/plan/tools`,
   'ways-out': `/jobs/${job('Sweeper')}/plan/ways`,
-  strip: `/jobs/${minibus}/strip`,
+  strip: `/jobs/${minibus}/strip?hand=open:downpipe-turbo`,
+  bags: `/jobs/${minibus}/bags`,
+  set: `/jobs/${minibus}/bags/steering-pump-bolts`,
+  mystery: `/jobs/${minibus}/mystery`,
+  photo: [`/jobs/${minibus}/photos`, 'Upper nut at the turbocharger'],
   lift: `/jobs/${minibus}/lift`,
   bench: `/jobs/${job('De-icer')}/bench`,
   refit: `/jobs/${job('Belt loader')}/refit`,
@@ -56,10 +57,16 @@ for (const [name, path] of Object.entries(views)) {
   if (only && only !== name) continue;
   const [start, ...taps] = [path].flat();
   await page.goto(address + start, { waitUntil: 'networkidle' });
-  for (const words of taps) await page.getByRole('button', { name: words }).first().click();
+  for (const words of taps)
+    await page
+      .getByRole('button', { name: words })
+      .or(page.getByRole('link', { name: words }))
+      .first()
+      .click();
   await page.evaluate(() => document.fonts.ready);
   // Figures of the planner come out of a worker.
   if (['schools', 'ways-out'].includes(name)) await page.waitForTimeout(9_000);
+  if (name === 'photo') await page.locator('.ground canvas').first().waitFor();
   await page.screenshot({ path: join(out, `${name}.png`) });
   say(name);
 }

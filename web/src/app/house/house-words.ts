@@ -29,10 +29,15 @@ import { House } from './house';
 })
 export class HouseWords {
   readonly operation = input.required<string>();
+  /** The first note stands with the step itself; whatever else there is stands beside it. */
+  readonly part = input<'first' | 'rest'>('first');
   private readonly house = inject(House);
-  protected readonly notes = computed(() => this.house.knowledge().notes[this.operation()]?.slice(0, 3) ?? []);
+  protected readonly notes = computed(() => {
+    const notes = this.house.knowledge().notes[this.operation()] ?? [];
+    return this.part() === 'first' ? notes.slice(0, 1) : notes.slice(1, 4);
+  });
   protected readonly troubles = computed(() =>
-    (this.house.knowledge().troubles[this.operation()] ?? [])
+    (this.part() === 'first' ? [] : (this.house.knowledge().troubles[this.operation()] ?? []))
       .slice(0, 2)
       .map(({ trouble, tried, means, came, machine }) => {
         const with_ = means.map((one) => MEANS_WORDS[one].toLowerCase()).join(', ');
