@@ -12,7 +12,7 @@ import {
   type TaskNet,
 } from '../schedule/index.js';
 import { precedenceGraph, type OperationId } from '../teardown/index.js';
-import { problemFor, type PlanningProblem } from './problem-for.js';
+import { problemFor, type OwnMinutes, type PlanningProblem } from './problem-for.js';
 
 /** The rest of one half of a job, ready to be ordered, and what no order can be better than. */
 export interface Prepared {
@@ -41,9 +41,12 @@ export function tasksIn(net: TaskNet, order: readonly OperationId[] | undefined)
   return ordered.flatMap(({ id }) => net.byId.get(id) ?? []);
 }
 
-/** Makes the rest of `half` ready to be ordered. Throws a RangeError for a crew of nobody. */
-export function prepared(state: JobState, half: Half, settings: PlanSettings): Prepared {
-  const problem = problemFor(state, half, settings);
+/**
+ * Makes the rest of `half` ready to be ordered, with the shop’s own `minutes` where it has any. Throws a RangeError for
+ * a crew of nobody.
+ */
+export function prepared(state: JobState, half: Half, settings: PlanSettings, minutes?: OwnMinutes): Prepared {
+  const problem = problemFor(state, half, settings, minutes);
   const net = taskNet(problem);
   return { problem, net, bound: boundOf(net) };
 }

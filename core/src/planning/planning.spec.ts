@@ -166,6 +166,16 @@ describe('the rest of a job as a problem', () => {
   });
 });
 
+describe('minutes of the shop’s own', () => {
+  it('stand in for the map’s, and stretch its span where they lie outside', () => {
+    const own = new Map([['open:battery-negative', 40]]);
+    const slow = problemFor(fresh, 'out', two, own).operations.find(({ id }) => id === 'open:battery-negative');
+    expect(slow?.minutes).toEqual({ low: 1, likely: 40, high: 40 });
+    const rest = problemFor(fresh, 'out', two, own).operations.filter(({ id }) => !own.has(id));
+    expect(rest).toEqual(problemFor(fresh, 'out', two).operations.filter(({ id }) => !own.has(id)));
+  });
+});
+
 describe('schools of order', () => {
   const orderFor = (school: School) => {
     const rest = planned(fresh, 'out', { ...two, school }, undefined);

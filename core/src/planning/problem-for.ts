@@ -14,13 +14,20 @@ export interface PlanningProblem extends SchedulingProblem {
 }
 
 /**
- * The rest of `half` of a job as a scheduling problem, from where crew and machine stand now: what is settled is out,
+ * The rest of `half` of a job as a scheduling problem, with the shop’s own `minutes` where it has any, from where crew and machine stand now: what is settled is out,
  * what the crew pinned and its school of order are in.
  */
-export function problemFor(state: JobState, half: Half, settings: PlanSettings): PlanningProblem {
+export function problemFor(
+  state: JobState,
+  half: Half,
+  settings: PlanSettings,
+  minutes: OwnMinutes = NO_MINUTES,
+): PlanningProblem {
   const { work } = state;
   const { crew, school, pins, waits } = settings;
-  const left = PHASES_OF[half].flatMap((phase) => unsettled(state, phase));
+  const left = PHASES_OF[half]
+    .flatMap((phase) => unsettled(state, phase))
+    .map((operation) => timed(operation, minutes));
   const held = new Set<OperationId>();
   for (const { operation, min } of waits) {
     if (min !== undefined) continue;
@@ -43,6 +50,17 @@ export function problemFor(state: JobState, half: Half, settings: PlanSettings):
     heldUp: left.filter(({ id }) => held.has(id)),
     lostPins: lost,
   };
+}
+
+/** Likely minutes of steps as a shop takes them, in place of the map’s. */
+export type OwnMinutes = ReadonlyMap<OperationId, number>;
+const NO_MINUTES: OwnMinutes = new Map();
+
+function timed(operation: Operation, own: OwnMinutes): Operation {
+  const likely = own.get(operation.id);
+  if (likely === undefined) return operation;
+  const { low, high } = operation.minutes;
+  return { ...operation, minutes: { low: Math.min(low, likely), likely, high: Math.max(high, likely) } };
 }
 
 /** Work only certified or qualified people do; it is arranged with somebody from outside. */

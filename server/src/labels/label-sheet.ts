@@ -1,5 +1,5 @@
 import type { LabelContents } from '@brisk/core/labels';
-import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import type { CanvasElement, Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { create } from 'qrcode';
 import { mm } from '../printing/pdf.js';
 
@@ -82,9 +82,7 @@ function labelAt(
   const kind = KIND_WORDS[label.is];
   return [
     {
-      svg: codeSvg(`${address}${label.path}`),
-      width: mm(codeMm),
-      height: mm(codeMm),
+      canvas: codeBars(`${address}${label.path}`, mm(codeMm)),
       absolutePosition: at(PAD_MM, (size.heightMm - codeMm) / 2),
     },
     {
@@ -111,19 +109,28 @@ function labelAt(
   ];
 }
 
-/** `text` as a QR code, each row of dark modules one stroke-free run, so that no hairlines show between them. */
-function codeSvg(text: string): string {
+/** `text` as a QR code of `size` points: each run of dark modules one bar, so that no hairlines show between them. */
+function codeBars(text: string, size: number): CanvasElement[] {
   const { modules } = create(text, { errorCorrectionLevel: 'M' });
-  const { size } = modules;
-  const runs: string[] = [];
-  for (let row = 0; row < size; row += 1)
-    for (let column = 0; column < size; column += 1) {
+  const dot = size / modules.size;
+  const bars: CanvasElement[] = [];
+  for (let row = 0; row < modules.size; row += 1)
+    for (let column = 0; column < modules.size; column += 1) {
       let end = column;
-      while (end < size && modules.get(row, end)) end += 1;
-      if (end > column) runs.push(`M${column} ${row}h${end - column}v1h-${end - column}z`);
+      while (end < modules.size && modules.get(row, end)) end += 1;
+      if (end > column)
+        bars.push({
+          type: 'rect',
+          x: column * dot,
+          y: row * dot,
+          w: (end - column) * dot,
+          h: dot,
+          color: '#000',
+          lineWidth: 0,
+        });
       column = end;
     }
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${size} ${size}"><path d="${runs.join('')}" fill="#000"/></svg>`;
+  return bars;
 }
 
 /** Letters of `size` points in a line of `widthMm`, on the safe side. */

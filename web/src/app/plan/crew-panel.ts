@@ -8,6 +8,7 @@ import { STATION_WORDS } from '@brisk/core/words';
 import { format } from 'date-fns';
 import { Desk } from '../desk/desk';
 import { PlanDraft } from './plan-draft';
+import { several } from '../words/several';
 import { FUEL_WORDS, ORDER_WORDS } from './school-words';
 import { clockAt, closesAfter, USUAL_DAY, workUntil } from './working-day';
 
@@ -27,6 +28,7 @@ export class CrewPanel {
   protected readonly orders = ORDER_SCHOOLS.map((value) => ({ value, words: ORDER_WORDS[value] }));
   protected readonly fuels = FUEL_SCHOOLS.map((value) => ({ value, words: FUEL_WORDS[value] }));
   protected readonly stations = Object.entries(STATION_WORDS) as readonly (readonly [Station, string])[];
+  protected readonly several = several;
   protected readonly wrong = signal('');
   protected readonly weights: readonly { readonly field: keyof Weights | 'moveMachineMin'; readonly words: string }[] =
     [

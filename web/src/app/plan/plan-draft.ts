@@ -20,6 +20,7 @@ import {
 import type { Operation, OperationId } from '@brisk/core/teardown';
 import { finalize, type Subscription } from 'rxjs';
 import { Desk } from '../desk/desk';
+import { House } from '../house/house';
 import { PlanSearch } from './plan-search';
 import type { Found } from './search-run';
 
@@ -41,6 +42,7 @@ export interface BrokenMove {
 }
 
 const MOST_VERSIONS = 60;
+const OWN_MINUTES = 'brisk-own-minutes';
 const keyOf = (job: string, half: Half) => `brisk-ledger plan ${job} ${half}`;
 
 /**
@@ -50,6 +52,7 @@ const keyOf = (job: string, half: Half) => `brisk-ledger plan ${job} ${half}`;
 @Injectable()
 export class PlanDraft {
   private readonly desk = inject(Desk);
+  private readonly house = inject(House);
   private readonly search = inject(PlanSearch);
   private readonly versions = signal<readonly Version[]>([]);
   private readonly at = signal(0);
@@ -62,6 +65,24 @@ export class PlanDraft {
   readonly searching = signal(false);
   readonly trouble = signal('');
   readonly broken = signal<BrokenMove | undefined>(undefined);
+
+  /** Whether steps are planned with the minutes this shop takes, instead of the map’s. */
+  readonly byOwnMinutes = signal(localStorage.getItem(OWN_MINUTES) === 'true');
+  /** How many steps the shop has minutes of its own for. */
+  readonly knownMinutes = computed(() => Object.keys(this.house.knowledge().minutes).length);
+  private readonly ownMinutes = computed<ReadonlyMap<OperationId, number>>(() =>
+    this.byOwnMinutes()
+      ? new Map(
+          Object.entries(this.house.knowledge().minutes).map(([id, { likelyMin }]) => [id, Math.round(likelyMin)]),
+        )
+      : new Map(),
+  );
+
+  /** Plans with the minutes of this shop, or with the map’s again. */
+  planByOwnMinutes(on: boolean): void {
+    localStorage.setItem(OWN_MINUTES, String(on));
+    this.byOwnMinutes.set(on);
+  }
 
   private readonly version = computed<Version | undefined>(() => this.versions()[this.at() - 1]);
   /** Whether there is a plan here that is not followed. */
@@ -247,7 +268,7 @@ export class PlanDraft {
 
   private ready(settings: PlanSettings | undefined): Prepared | undefined {
     const state = this.desk.state();
-    return state && settings && prepared(state, this.half(), settings);
+    return state && settings && prepared(state, this.half(), settings, this.ownMinutes());
   }
 
   private push(version: Omit<Version, 'madeAt'>): void {

@@ -272,6 +272,25 @@ describe('planning from where the job stands', () => {
 describe('the crew panel', () => {
   const panel = () => openView(CrewPanel) as Promise<Opened<CrewPanel>>;
 
+  it('plans with the minutes this shop takes, once it has any', async () => {
+    const view = await openView(Plan);
+    await view.press(/Crew and school/);
+    expect(view.element.querySelector('[name=own-minutes]')).toBeNull();
+    view.server.knowledge = {
+      notes: {},
+      troubles: {},
+      minutes: { 'open:battery-negative': { likelyMin: 120, ownMin: 130, times: 9 } },
+    };
+    view.desk.job.update((job) => job && { ...job });
+    await view.settle();
+    const work = () => flat(view.element.querySelectorAll('.sums .figure')[1]);
+    const before = work();
+    view.element.querySelector<HTMLInputElement>('[name=own-minutes]')?.click();
+    await view.settle();
+    expect(view.text()).toContain('known for 1 step,');
+    expect(work()).not.toBe(before);
+  });
+
   it('plans with one more, one less, and somebody who leaves', async () => {
     const view = await panel();
     const withTwo = draftOf().now()?.schedule.costs.finishMin ?? 0;
