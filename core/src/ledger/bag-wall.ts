@@ -31,7 +31,7 @@ export function bagWall(state: JobState): readonly WallSection[] {
   });
 }
 
-/** One joint’s tile, whether it was counted or not; undefined where it has no fasteners. */
+/** The tile of one joint, whether it was counted or not. */
 export function tileOf(state: JobState, count: SetCount): BagTile {
   const { id } = count.connection;
   const tag = state.tags.get(id);

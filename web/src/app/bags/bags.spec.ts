@@ -126,6 +126,14 @@ describe('one set', () => {
     expect(view.desk.state()?.patterns.get(joint)?.holes).toHaveLength(4);
   });
 
+  it('keeps what somebody is drawing on the card while others write', async () => {
+    const view = await setCard();
+    view.element.querySelectorAll('.hole')[0]?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown' }));
+    view.desk.record({ kind: 'noted', text: 'Meanwhile' });
+    await view.settle();
+    expect(pressable(view.element, 'Keep this card')).toBeTruthy();
+  });
+
   it('counts home, or accepts that it does not', async () => {
     const view = await setCard([
       theirEntry({ kind: 'fasteners-counted', connection: joint, direction: 'in', count: 2 }),

@@ -45,7 +45,10 @@ export class BoltCard {
   protected readonly shapes = PATTERN_SHAPES;
   protected readonly shapeWords = SHAPE_WORDS;
 
-  private readonly kept = computed(() => this.desk.state()?.patterns.get(this.connection().id));
+  /** The card in the ledger; other entries that come in do not disturb what somebody is drawing. */
+  private readonly kept = computed(() => this.desk.state()?.patterns.get(this.connection().id), {
+    equal: (one, other) => JSON.stringify(one) === JSON.stringify(other),
+  });
   protected readonly pattern = linkedSignal<BoltPattern>(
     () => this.fitting(this.kept()) ?? usualPattern(this.connection(), this.sets()),
   );

@@ -29,8 +29,12 @@ export class SetForm {
   readonly closed = output();
   private readonly actions = inject(StepActions);
 
+  /** What is written down already; other entries that come in do not disturb what somebody is typing. */
+  private readonly known = computed(() => this.sets(), {
+    equal: (one, other) => JSON.stringify(one) === JSON.stringify(other),
+  });
   protected readonly drafts = linkedSignal<readonly Draft[]>(() =>
-    this.sets().length > 0 ? this.sets().map(draftOf) : [draftOf({ count: 1, what: '' })],
+    this.known().length > 0 ? this.known().map(draftOf) : [draftOf({ count: 1, what: '' })],
   );
 
   /** How each line is read: thread, length, head. */

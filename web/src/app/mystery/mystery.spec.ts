@@ -79,6 +79,19 @@ describe('the mystery bolt', () => {
     expect(first(view.element)?.textContent).toContain('The front pipe bracket on the gearbox');
   });
 
+  it('keeps to the one that is looked at, and to what is typed, while others write', async () => {
+    const view = await openView(Mystery, [...short, loose('b1', 25.2), loose('b2', 24.8)]);
+    await view.press(/24.8 long/);
+    view.desk.record({ kind: 'noted', text: 'Meanwhile' });
+    await view.settle();
+    expect(view.element.querySelector('.loose .on')?.textContent).toContain('24.8 long');
+    await view.press('Measure another one');
+    type(view.element, 'lengthMm', '33');
+    view.desk.record({ kind: 'noted', text: 'Meanwhile again' });
+    await view.settle();
+    expect(view.element.querySelector<HTMLInputElement>('[name=lengthMm]')?.value).toBe('33');
+  });
+
   it('says so where no home is open', async () => {
     const view = await openView(Mystery);
     expect(view.text()).toContain('No open home');

@@ -69,8 +69,12 @@ export class Mystery {
   });
 
   /** The loose one that is looked at; absent: a new one is being measured. */
-  protected readonly picked = linkedSignal<string | undefined>(() => this.loose()[0]?.bolt);
-  protected readonly measuring = linkedSignal(() => this.loose().length === 0);
+  protected readonly picked = linkedSignal<readonly LooseBolt[], string | undefined>({
+    source: this.loose,
+    computation: (loose, before) => (loose.some(({ bolt }) => bolt === before?.value) ? before?.value : loose[0]?.bolt),
+  });
+  private readonly noneLoose = computed(() => this.loose().length === 0);
+  protected readonly measuring = linkedSignal(() => this.noneLoose());
   protected readonly draft = signal<MeasuredBolt>({});
   protected readonly where = signal('');
   protected readonly byEye = signal(false);

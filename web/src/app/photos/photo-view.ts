@@ -64,8 +64,12 @@ export class PhotoView {
     };
   });
 
-  protected readonly marks = linkedSignal<readonly PhotoMark[]>(() => this.shown()?.photo.marks ?? []);
-  protected readonly changed = computed(() => this.marks() !== (this.shown()?.photo.marks ?? this.marks()));
+  /** What is drawn on it in the ledger; other entries that come in do not disturb what somebody is drawing. */
+  private readonly keptMarks = computed<readonly PhotoMark[]>(() => this.shown()?.photo.marks ?? [], {
+    equal: (one, other) => JSON.stringify(one) === JSON.stringify(other),
+  });
+  protected readonly marks = linkedSignal<readonly PhotoMark[]>(() => this.keptMarks());
+  protected readonly changed = computed(() => this.marks() !== this.keptMarks());
   protected readonly tool = signal<PhotoMarkKind | undefined>(undefined);
   protected readonly picked = signal<number | undefined>(undefined);
   protected readonly beside = signal<string | undefined>(undefined);
@@ -174,7 +178,7 @@ export class PhotoView {
   }
 
   protected drop(): void {
-    this.marks.set(this.shown()?.photo.marks ?? []);
+    this.marks.set(this.keptMarks());
     this.picked.set(undefined);
   }
 }
