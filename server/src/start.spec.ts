@@ -11,9 +11,13 @@ import { entry, TestServer } from './testing/test-server.js';
 describe('settings', () => {
   it('stand when nothing is set', () => {
     expect(settingsFrom({})).toMatchObject({ host: '127.0.0.1', port: 4310, logLevel: 'warn' });
+    expect(settingsFrom({}).address).toBeUndefined();
+    expect(settingsFrom({ BRISK_ADDRESS: 'http://192.168.1.20:4310/x' }).address).toBe('http://192.168.1.20:4310');
   });
 
   it.each([
+    [{ BRISK_ADDRESS: 'the shed' }, /BRISK_ADDRESS is “the shed”/],
+    [{ BRISK_ADDRESS: 'ftp://shed.test' }, /BRISK_ADDRESS/],
     [{ BRISK_PORT: 'many' }, /BRISK_PORT is “many”/],
     [{ BRISK_PORT: '70000' }, /BRISK_PORT/],
     [{ BRISK_PORT: '-1' }, /BRISK_PORT/],

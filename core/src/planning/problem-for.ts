@@ -14,8 +14,8 @@ export interface PlanningProblem extends SchedulingProblem {
 }
 
 /**
- * The rest of `half` of a job as a scheduling problem, with the shop’s own `minutes` where it has any, from where crew and machine stand now: what is settled is out,
- * what the crew pinned and its school of order are in.
+ * The rest of `half` of a job as a scheduling problem, from where crew and machine stand now: what is settled is out,
+ * what the crew pinned and its school of order are in. `minutes`: the shop’s own, where it has any.
  */
 export function problemFor(
   state: JobState,

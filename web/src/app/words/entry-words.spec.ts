@@ -1,0 +1,107 @@
+import { foldLedger, type EntryBody, type EntryKind } from '@brisk/core/ledger';
+import { crewOf, NO_SCHOOL } from '@brisk/core/schedule';
+import { testJob, theirEntry } from '../../testing/fake-server';
+import { entryWords } from './entry-words';
+
+const joint = 'upper-hose';
+/** An entry of every kind, and what a person would say of it. */
+const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { kind: Kind }>, 'kind'>, RegExp] } = {
+  'operation-done': [{ operation: `open:${joint}` }, /^Done: Pull off the upper radiator hose/],
+  'operation-skipped': [
+    { operation: `open:${joint}`, mode: 'later', reason: 'Clamp is out of reach' },
+    /^Put off: .*Clamp is out of reach$/,
+  ],
+  'operation-stuck': [
+    { operation: `open:${joint}`, trouble: 'seized', tried: 'Slit it', minutesLost: 4 },
+    /^Stuck: .*Seized\. Slit it$/,
+  ],
+  'height-set': [{ height: 'raised' }, /^The machine stands up on stands$/],
+  'fasteners-counted': [
+    { connection: joint, direction: 'out', count: 2, bag: 4, note: 'one bent' },
+    /^2 out of .*, bag 4\. one bent$/,
+  ],
+  'keeping-chosen': [{ keeping: 'row' }, /in the row$/],
+  'set-described': [
+    { connection: joint, sets: [{ count: 2, what: 'worm clamp 32' }] },
+    /is held by 2 × worm clamp 32$/,
+  ],
+  'count-accepted': [{ connection: joint, reason: 'On order' }, /accepted: On order$/],
+  'fasteners-judged': [
+    { connection: joint, set: 0, count: 1, condition: 'galled', replacedBy: 'M8' },
+    /^1 of .*: galled, replaced by M8$/,
+  ],
+  'pattern-drawn': [
+    { connection: joint, pattern: { shape: 'line', widthMm: 9, heightMm: 0, holes: [] } },
+    /^Bolt card drawn/,
+  ],
+  'bolt-found': [{ bolt: 'b', measured: { lengthMm: 20 }, where: 'on the tray' }, /^Found loose: on the tray$/],
+  'bolt-homed': [{ bolt: 'b', connection: joint, set: 0 }, /^A loose one belongs to/],
+  'bolt-set-aside': [{ bolt: 'b', reason: 'From the vice' }, /set aside: From the vice$/],
+  'ground-checked': [
+    { connection: 'engine-ground', good: false, note: 'Paint under it' },
+    /^Ground not good: .*Paint under it$/,
+  ],
+  'photo-taken': [{ photo: 'a', widthPx: 4, heightPx: 3, pinnedTo: {}, words: 'Before' }, /^Photo: Before$/],
+  'photo-marked': [{ photo: 'a', marks: [] }, /^Photo drawn on$/],
+  'work-paused': [{}, /^Break$/],
+  'work-resumed': [{}, /^Back at work$/],
+  tagged: [{ connection: joint, tag: 9 }, /^Tag 9 on/],
+  'connection-found': [
+    {
+      alreadyOpen: false,
+      connection: {
+        id: 'found-1',
+        name: 'a clip behind the head',
+        kind: 'clip',
+        between: ['engine', 'body'],
+        station: 'front',
+        height: 'either',
+      },
+    },
+    /^Found one more: a clip behind the head$/,
+  ],
+  'left-on-purpose': [{ connection: joint, reason: 'Comes along' }, /^Left as it is: .*Comes along$/],
+  'hold-point-signed': [{ holdPoint: 'made-safe', confirmed: [] }, /^Signed: /],
+  'torque-read': [{ connection: joint, wrench: 'half', read: { value: 75, unit: 'N·m' } }, /: 75 N·m$/],
+  'torque-accepted': [{ connection: joint, reason: 'No room' }, /accepted: No room$/],
+  'fluid-measured': [{ circuit: 'coolant', direction: 'out', litres: 6.8 }, /^6.8 l out of /],
+  noted: [{ text: 'Chafed', operation: `open:${joint}` }, /^Note at .*: Chafed$/],
+  'part-needed': [{ need: 'n', name: 'Seal', quantity: 2, reason: 'Weeps' }, /^To order: 2 × Seal$/],
+  'part-arrived': [{ need: 'n' }, /^Arrived: a part$/],
+  'start-attempted': [
+    { voltsBefore: 12.6, voltsLowest: 10, crankSeconds: 6, result: 'cranks' },
+    /^Cranked 6 s: turns, no fire$/,
+  ],
+  'issue-opened': [{ issue: 'i', title: 'Lamp', sort: 'real' }, /^Issue: Lamp$/],
+  'issue-sorted': [{ issue: 'i', sort: 'stored' }, /^Issue sorted/],
+  'issue-closed': [{ issue: 'i', how: 'Plug pushed home' }, /Plug pushed home$/],
+  'handed-over': [{ openItems: 0 }, /^Handed over$/],
+  'plan-followed': [
+    {
+      half: 'out',
+      order: [],
+      crew: crewOf(['Ines']),
+      school: NO_SCHOOL,
+      pins: [],
+      waits: [],
+      finishMin: 1,
+      heightChanges: 0,
+    },
+    /^Another plan is followed$/,
+  ],
+  corrected: [{ corrects: 'nobody', reason: 'Wrong machine' }, /^Taken back: an entry\. Wrong machine$/],
+};
+
+describe('an entry in words', () => {
+  const state = foldLedger(testJob.plan, []);
+  it.each(Object.entries(said))('%s is said as a person would', (kind, [fields, words]) => {
+    expect(entryWords(state, theirEntry({ kind, ...fields } as EntryBody))).toMatch(words);
+  });
+
+  it('says what was taken back', () => {
+    const wrong = theirEntry({ kind: 'tagged', connection: joint, tag: 9 });
+    const after = foldLedger(testJob.plan, [wrong]);
+    const back = theirEntry({ kind: 'corrected', corrects: wrong.id, reason: 'Other hose' });
+    expect(entryWords(after, back)).toMatch(/^Taken back: Tag 9 on .*\. Other hose$/);
+  });
+});
