@@ -5,7 +5,8 @@ import { STATION_WORDS } from '@brisk/core/words';
 import { Desk } from '../desk/desk';
 import { Person } from '../desk/person';
 import { Keys } from '../keys/keys';
-import { sentence } from '../words/several';
+import { PhotoBox } from '../photos/photo-box';
+import { sentence, several } from '../words/several';
 
 /** The line along the bottom of an open job: what still holds the powerpack, what is in force, who is on it. */
 @Component({
@@ -19,6 +20,8 @@ export class HoldLine {
   readonly job = input.required<Job>();
   readonly state = input.required<JobState>();
   protected readonly desk = inject(Desk);
+  protected readonly box = inject(PhotoBox);
+  protected readonly several = several;
   private readonly person = inject(Person);
 
   protected readonly shown = signal<'holds' | 'issues' | undefined>(undefined);
