@@ -96,7 +96,7 @@ test('everything on the strip goes by keyboard, and the last thing can be taken 
   await expect(hand(page)).toContainText('Let the fuel pressure down');
   await page.keyboard.press('d');
   await expect(hand(page)).toContainText('battery negative');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(hand(page)).toContainText('Let the fuel pressure down');
   await page.keyboard.press('w');
   await expect(page.getByRole('complementary', { name: 'The picked step' })).toBeVisible();
