@@ -92,6 +92,7 @@ test('a step dragged to another place stands there, is undone and redone, and pi
   request,
 }) => {
   const job = await beginJob(request, 'Dragged well');
+  await page.setViewportSize({ width: 1280, height: 3200 });
   await page.goto(`/jobs/${job}/plan`);
   const rows = page.locator('bl-setup-list .row .step > span:first-child');
   await expect(rows.first()).toBeVisible();
@@ -106,9 +107,9 @@ test('a step dragged to another place stands there, is undone and redone, and pi
   const moved = await rows.allTextContents();
   expect(moved.indexOf(late ?? '')).toBeLessThan(titles.indexOf(late ?? ''));
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  expect(await rows.allTextContents()).toEqual(titles);
+  await expect(rows).toHaveText(titles);
   await page.getByRole('button', { name: 'Redo', exact: true }).click();
-  expect(await rows.allTextContents()).toEqual(moved);
+  await expect(rows).toHaveText(moved);
   await row(late ?? '')
     .locator('.step')
     .click();
