@@ -107,7 +107,7 @@ export async function benchPlan(tell) {
 
   const settings = usualSettings(names.slice(0, 2));
   const halfWay = workedHalf(minibus, { extend, nextUp, gateOf });
-  const order = planning.orderOf(planned(minibus, 'out', settings, undefined).schedule);
+  const order = planning.workOrder(planned(minibus, 'out', settings, undefined));
   const times = Array.from({ length: 9 }, (_, seed) => {
     const [, ms] = timed(() => {
       const rest = planned(halfWay, 'out', settings, order);

@@ -97,6 +97,7 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     kind: 'plan-followed',
     half: 'out',
     order: ['open:upper-hose'],
+    moveFirst: ['open:upper-hose'],
     crew: {
       ...crewOf(['Ines']),
       day: { begins: '07:00', ends: '15:30' },
@@ -122,7 +123,7 @@ describe('ledger entries', () => {
   );
 
   it.each(entries)('%s is refused without each of its fields', (_kind, entry) => {
-    const spare = ['bag', 'note', 'means', 'soakMin', 'kept', 'replacedBy', 'where', 'words', 'kind'];
+    const spare = ['bag', 'moveFirst', 'note', 'means', 'soakMin', 'kept', 'replacedBy', 'where', 'words', 'kind'];
     const needed = Object.keys(entry).filter((field) => !spare.includes(field));
     for (const field of needed) {
       const { [field]: _left, ...rest } = entry as unknown as Record<string, unknown>;

@@ -216,6 +216,7 @@ export const ENTRY_SCHEMAS = {
   'plan-followed': entry('plan-followed', {
     half: oneOf(HALVES),
     order: list(id(), 3_000),
+    moveFirst: list(id(), 3_000).optional().default(undefined),
     ...planShape,
     finishMin: amount(1_000_000),
     heightChanges: count(10_000),

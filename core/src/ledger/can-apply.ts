@@ -163,7 +163,7 @@ function check(state: JobState, entry: EntryBody): readonly Refusal[] {
 /** A plan may leave steps out, such as those that wait for a part, and may not put any before what it waits for. */
 function mayBeFollowed(
   state: JobState,
-  { order, half }: Extract<EntryBody, { kind: 'plan-followed' }>,
+  { order, moveFirst = [], half }: Extract<EntryBody, { kind: 'plan-followed' }>,
 ): readonly Refusal[] {
   const { work } = state;
   const place = new Map(order.map((id, index) => [id, index]));
@@ -174,6 +174,8 @@ function mayBeFollowed(
     if ((operation.phase === 'strip' || operation.phase === 'lift') !== (half === 'out'))
       return refuse('sense', `“${operation.title}” belongs to the other half of the job.`);
   }
+  const stray = moveFirst.find((id) => !place.has(id));
+  if (stray !== undefined) return refuse('sense', 'The plan moves the machine for a step it does not have.');
   for (const { before, after, reason } of work.precedence) {
     const [first, then] = [place.get(before), place.get(after)];
     if (first !== undefined && then !== undefined && first > then)

@@ -302,6 +302,8 @@ export interface PlanFollowed extends PlanSettings {
   readonly kind: 'plan-followed';
   readonly half: Half;
   readonly order: readonly OperationId[];
+  /** Steps before which the machine is moved already, for what comes after them. */
+  readonly moveFirst?: readonly OperationId[];
   /** What the plan promised when it was taken on. */
   readonly finishMin: number;
   readonly heightChanges: number;

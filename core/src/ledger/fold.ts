@@ -292,10 +292,18 @@ function write(draft: Draft, entry: LedgerEntry): void {
       draft.handedOver = { ...mark, ...(entry.note ? { note: entry.note } : {}) };
       return;
     case 'plan-followed': {
-      const { half, order, crew, school, pins, waits, finishMin, heightChanges } = entry;
+      const { half, order, moveFirst, crew, school, pins, waits, finishMin, heightChanges } = entry;
       const version = (draft.plans.get(half)?.version ?? 0) + 1;
       const settings = { crew, school, pins, waits };
-      draft.plans.set(half, { version, order, settings, finishMin, heightChanges, ...mark });
+      draft.plans.set(half, {
+        version,
+        order,
+        ...(moveFirst ? { moveFirst } : {}),
+        settings,
+        finishMin,
+        heightChanges,
+        ...mark,
+      });
       return;
     }
     case 'corrected':

@@ -115,7 +115,7 @@ export function conditionsInForce(state: JobState): readonly Condition[] {
  * The height the machine has to be moved to before `operation`, or undefined where it can be done as it stands. While
  * hoist or jack carries the weight the machine is not moved, and what is left is reached as it stands.
  */
-export function heightNeeded(state: JobState, { height }: Operation): MachineHeight | undefined {
+export function heightNeeded(state: JobState, { height }: Pick<Operation, 'height'>): MachineHeight | undefined {
   if (height === 'either' || height === state.height) return undefined;
   return carrying(state).length > 0 ? undefined : height;
 }

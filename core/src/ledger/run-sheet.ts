@@ -1,6 +1,14 @@
 import type { MachineHeight, ThreePointMinutes } from '../connection-map/index.js';
-import { followedOrder, groupedOrder, setupsOf, totalMinutes, type Orderer, type Setup } from '../schedule/index.js';
-import type { Operation, WorkPhase } from '../teardown/index.js';
+import {
+  followedOrder,
+  groupedOrder,
+  setupsOf,
+  standsAhead,
+  totalMinutes,
+  type Orderer,
+  type Setup,
+} from '../schedule/index.js';
+import type { Operation, OperationId, WorkPhase } from '../teardown/index.js';
 import { waitsFor } from './can-apply.js';
 import { heightNeeded, isDone, unsettled } from './reading.js';
 import type { JobState } from './state.js';
@@ -32,6 +40,11 @@ function ordererFor(state: JobState, phase: WorkPhase): Orderer {
   return plan ? followedOrder(plan.order) : groupedOrder;
 }
 
+/** Before which steps the plans that are followed move the machine, for what comes after them. */
+function moveFirst({ plans }: JobState): ReadonlySet<OperationId> {
+  return new Set([...plans.values()].flatMap((plan) => plan.moveFirst ?? []));
+}
+
 /**
  * Orders what is left of a job, from where the crew and the machine stand now: by the plan it follows, or by `orderer`.
  * `phases` narrows it to some stops.
@@ -56,7 +69,7 @@ export function runSheet(state: JobState, phases: readonly WorkPhase[] = PHASES,
     },
     { operations: [], height: state.height },
   ).operations;
-  const setups = setupsOf(order, state.height);
+  const setups = setupsOf(order, state.height, orderer ? undefined : moveFirst(state));
   return {
     order,
     setups,
@@ -84,7 +97,8 @@ export function nextUp(state: JobState, phases: readonly WorkPhase[] = PHASES): 
   const index = order.findIndex((operation) => waitsFor(state, operation).length === 0);
   const operation = order[index];
   if (!operation) return undefined;
-  const moveTo = heightNeeded(state, operation);
+  const height = moveFirst(state).has(operation.id) ? standsAhead(order, index) : operation.height;
+  const moveTo = heightNeeded(state, { height });
   return {
     operation,
     comesBack: state.progress.has(operation.id),

@@ -9,6 +9,7 @@ import type {
 import type { BoltPattern, MeasuredBolt } from '../fasteners/index.js';
 import type { IssueSort, StartAttempt } from '../first-start/index.js';
 import type { PhotoMark, PinnedTo } from '../photos/index.js';
+import type { WorkOrder } from '../schedule/index.js';
 import type { OperationId } from '../teardown/index.js';
 import type { TorqueVerdict } from '../torque/index.js';
 import type { TorqueReadingAsRead } from '../units/index.js';
@@ -128,9 +129,8 @@ export interface Issue extends Mark {
 }
 
 /** The plan the crew follows for one half; each one taken on is the next version. */
-export interface FollowedPlan extends Mark {
+export interface FollowedPlan extends Mark, WorkOrder {
   readonly version: number;
-  readonly order: readonly OperationId[];
   readonly settings: PlanSettings;
   readonly finishMin: number;
   readonly heightChanges: number;

@@ -9,7 +9,17 @@ export { differencesOf, type Differences, type Moved } from './differences.js';
 export { PHASES_OF } from './half.js';
 export { brokenBy, whatIfNow, type Breach } from './harm.js';
 export { overtakenBy, type Overtaken } from './overtaken.js';
-export { arranged, orderOf, planned, prepared, tasksIn, turnsOf, type Planned, type Prepared } from './planned.js';
+export {
+  arranged,
+  orderOf,
+  planned,
+  prepared,
+  tasksIn,
+  turnsOf,
+  workOrder,
+  type Planned,
+  type Prepared,
+} from './planned.js';
 export { practicesOf, type PracticeAnswer, type PracticeChoice, type PracticeQuestion } from './practice.js';
 export { isLicensed, problemFor, type PlanningProblem } from './problem-for.js';
 export { agedBy, settingsNow, usualSettings, waitsNow } from './settings.js';

@@ -6,10 +6,12 @@ import {
   ScheduleBuilder,
   scheduleOf,
   taskNet,
+  workOrderOf,
   type Bound,
   type Schedule,
   type Task,
   type TaskNet,
+  type WorkOrder,
 } from '../schedule/index.js';
 import { precedenceGraph, type OperationId } from '../teardown/index.js';
 import { problemFor, type OwnMinutes, type PlanningProblem } from './problem-for.js';
@@ -26,18 +28,27 @@ export interface Planned extends Prepared {
   readonly schedule: Schedule;
 }
 
-/** The ids of the steps of `schedule`, in the order they begin: what a plan keeps of it. */
+/** The ids of the steps of `schedule`, in the order they begin. */
 export function orderOf({ steps }: Schedule): readonly OperationId[] {
   return steps.map(({ operation }) => operation.id);
 }
 
-/** `order` as tasks of `net`: steps it does not know are put in, steps that are done fall out, edges stand above it. */
-export function tasksIn(net: TaskNet, order: readonly OperationId[] | undefined): readonly Task[] {
+/** What a plan keeps of what is planned. */
+export function workOrder({ schedule, problem }: Planned): WorkOrder {
+  return workOrderOf(schedule, problem.height);
+}
+
+/**
+ * `plan` as tasks of `net`, marked where the machine is moved early: steps it does not know are put in, steps that are
+ * done fall out, edges stand above it. Grouped by place where there is no plan.
+ */
+export function tasksIn(net: TaskNet, plan: WorkOrder | undefined): readonly Task[] {
   const { operations, precedence, height, notBefore } = net.problem;
   // An order somebody made knows what has to wait; the grouped one puts it off, so that other work goes on meanwhile.
   const later = new Set([...(notBefore ?? [])].flatMap(([id, min]) => (min > 0 ? [id] : [])));
   const problem = { operations, graph: precedenceGraph(precedence), height };
-  const ordered = order ? followedOrder(order)(problem) : groupedOrder({ ...problem, later });
+  const ordered = plan ? followedOrder(plan.order)(problem) : groupedOrder({ ...problem, later });
+  for (const task of net.tasks) task.moveFirst = plan?.moveFirst?.includes(task.operation.id) ?? false;
   return ordered.flatMap(({ id }) => net.byId.get(id) ?? []);
 }
 
@@ -51,20 +62,15 @@ export function prepared(state: JobState, half: Half, settings: PlanSettings, mi
   return { problem, net, bound: boundOf(net) };
 }
 
-/** What is ready, by `order`, or grouped by place where there is none. */
-export function arranged(ready: Prepared, order: readonly OperationId[] | undefined): Planned {
+/** What is ready, by `plan`, or grouped by place where there is none. */
+export function arranged(ready: Prepared, plan: WorkOrder | undefined): Planned {
   const { net } = ready;
-  return { ...ready, schedule: scheduleOf(net, new ScheduleBuilder(net).build(tasksIn(net, order))) };
+  return { ...ready, schedule: scheduleOf(net, new ScheduleBuilder(net).build(tasksIn(net, plan))) };
 }
 
-/** The rest of `half` by `order`, or grouped by place where there is none. Throws a RangeError for a crew of nobody. */
-export function planned(
-  state: JobState,
-  half: Half,
-  settings: PlanSettings,
-  order: readonly OperationId[] | undefined,
-): Planned {
-  return arranged(prepared(state, half, settings), order);
+/** The rest of `half` by `plan`, or grouped by place where there is none. Throws a RangeError for a crew of nobody. */
+export function planned(state: JobState, half: Half, settings: PlanSettings, plan: WorkOrder | undefined): Planned {
+  return arranged(prepared(state, half, settings), plan);
 }
 
 /** Who does each of the steps that can begin now, by the plan: names by operation. */

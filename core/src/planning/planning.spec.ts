@@ -11,10 +11,21 @@ import {
   type JobState,
   type PlanSettings,
 } from '../ledger/index.js';
-import { FUEL_SCHOOLS, ORDER_SCHOOLS, respects, Search, scheduleOf, type School } from '../schedule/index.js';
+import {
+  FUEL_SCHOOLS,
+  ORDER_SCHOOLS,
+  respects,
+  ScheduleBuilder,
+  scheduleOf,
+  Search,
+  taskNet,
+  workOrderOf,
+  type School,
+} from '../schedule/index.js';
 import { wrongWith } from '../testing/check-schedule.js';
 import { recorder, workOn, write } from '../testing/crew.js';
 import { randomPlan } from '../testing/random-map.js';
+import { randomNet } from '../testing/random-net.js';
 import {
   agedBy,
   brokenBy,
@@ -25,6 +36,7 @@ import {
   practicesOf,
   problemFor,
   sheetSetups,
+  tasksIn,
   toolsNeeded,
   usualSettings,
   waitsNow,
@@ -346,6 +358,41 @@ describe('a plan that is followed', () => {
     expect(overtakenBy(write(stuck, record(followed(stuck, { ...two, waits: waitsNow(stuck) }))), 'out')).toEqual([]);
   });
 
+  it('comes to the same when it is planned again from what the ledger keeps of it', () => {
+    fc.assert(
+      fc.property(randomNet({ most: 12 }), (problem) => {
+        const net = taskNet(problem);
+        const search = new Search(net, 1);
+        search.run(400);
+        const plan = scheduleOf(net, search.best());
+        const again = taskNet(problem);
+        const { costs } = new ScheduleBuilder(again).build(tasksIn(again, workOrderOf(plan, problem.height)));
+        expect(costs.finishMin).toBeLessThanOrEqual(plan.costs.finishMin);
+        expect(costs.heightChanges).toBe(plan.costs.heightChanges);
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('moves the machine early where it says so, on the sheet and at the step', () => {
+    const order = runSheet(fresh, ['strip', 'lift']).order;
+    const under = order.findIndex(({ height }) => height === 'raised');
+    const before = order[under - 1];
+    expect(before?.height).toBe('either');
+    const plan = {
+      ...followed(fresh),
+      order: order.map(({ id }) => id),
+      moveFirst: [before?.id ?? ''],
+    } as EntryBody;
+    let state = write(fresh, record(plan));
+    const { setups } = runSheet(state, ['strip', 'lift']);
+    const raised = setups.find(({ moveMachine }) => moveMachine);
+    expect([raised?.operations[0]?.id, raised?.height]).toEqual([before?.id, 'raised']);
+    state = workOn(state, record, (now) => nextUp(now)?.moveTo !== undefined).state;
+    expect(nextUp(state)).toMatchObject({ operation: { id: before?.id }, moveTo: 'raised' });
+    expect(state.progress.size).toBe(under - 1);
+  });
+
   it('is refused where it goes against a reason, has a step twice or of the other half', () => {
     const plan = followed(fresh);
     if (plan.kind !== 'plan-followed') throw new Error('It is a plan.');
@@ -354,6 +401,8 @@ describe('a plan that is followed', () => {
     expect(refusal([...plan.order, plan.order[0] ?? ''])).toContain('twice');
     expect(refusal(['lower:on-mounts'])).toContain('other half');
     expect(refusal(['open:ghost'])).toContain('no step called');
+    const moved = canApply(fresh, record({ ...plan, moveFirst: ['open:ghost'] }));
+    expect(moved[0]?.words).toContain('a step it does not have');
   });
 });
 

@@ -1,4 +1,4 @@
-import { STATIONS, type MachineHeight } from '../connection-map/index.js';
+import { STATIONS, type MachineHeight, type StepHeight } from '../connection-map/index.js';
 import type { Absence } from './crew.js';
 import type { Task, TaskNet } from './task.js';
 
@@ -98,7 +98,8 @@ interface Place {
  * Builds schedules from orders of tasks, one task after the other at the earliest time it can begin: after what it
  * waits for, when hands are free and there is room, with the machine standing as it needs. The machine is moved only
  * when everybody has stopped, and nobody works while a hold point is signed or the load hangs. Any schedule, its tasks
- * listed by their beginning, is built again from that list, or better, as long as nobody goes away in between.
+ * listed by their beginning, is built again from that list, or better, as long as nobody goes away in between and the
+ * tasks before which the machine was moved early are marked `moveFirst`.
  */
 export class ScheduleBuilder {
   readonly #people: readonly Person[];
@@ -139,10 +140,13 @@ export class ScheduleBuilder {
     let toolFetches = 0;
     let shortHanded = 0;
 
+    let place = -1;
     for (const task of order) {
+      place += 1;
       const { operation, minutes } = task;
-      if (carrying === 0 && operation.height !== 'either' && operation.height !== height) {
-        height = operation.height;
+      const wanted = operation.height === 'either' && task.moveFirst ? wantedAhead(order, place) : operation.height;
+      if (carrying === 0 && wanted !== 'either' && wanted !== height) {
+        height = wanted;
         heightChanges += 1;
         stopped = finishMin + moveMachineMin;
         stoppedFor = last ? { is: 'machine', by: last } : { is: 'machine' };
@@ -304,6 +308,15 @@ export class ScheduleBuilder {
       chosen.push(best);
     }
   }
+}
+
+/** How the first task from `place` on that does not go either way wants the machine, unless gear takes the weight before. */
+function wantedAhead(order: readonly Task[], place: number): StepHeight {
+  for (let ahead = place; ahead < order.length; ahead += 1) {
+    const task = order[ahead];
+    if (task && (task.operation.height !== 'either' || task.load !== undefined)) return task.operation.height;
+  }
+  return 'either';
 }
 
 function better(person: Person, than: Person, station: number): boolean {

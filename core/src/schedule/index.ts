@@ -20,7 +20,16 @@ export { chainOf, slackOf, type Link } from './explain.js';
 export { followedOrder } from './followed-order.js';
 export { groupedOrder } from './grouped-order.js';
 export type { Load, Orderer, OrderingProblem, SchedulingProblem } from './problem.js';
-export { crewSetups, scheduleOf, type Cause, type CrewSetup, type Schedule, type ScheduledStep } from './schedule.js';
+export {
+  crewSetups,
+  scheduleOf,
+  workOrderOf,
+  type Cause,
+  type CrewSetup,
+  type Schedule,
+  type ScheduledStep,
+  type WorkOrder,
+} from './schedule.js';
 export { respects, Search } from './search.js';
 export {
   FUEL_SCHOOLS,
@@ -31,5 +40,5 @@ export {
   type OrderSchool,
   type School,
 } from './school.js';
-export { setupsOf, totalMinutes, type Setup } from './setups.js';
+export { setupsOf, standsAhead, totalMinutes, type Setup } from './setups.js';
 export { precedes, taskNet, type Task, type TaskNet } from './task.js';

@@ -21,6 +21,12 @@ export interface Cause {
   readonly step?: OperationId;
 }
 
+/** A list of steps to work by, and before which of them the machine is moved although they could be done as it stands. */
+export interface WorkOrder {
+  readonly order: readonly OperationId[];
+  readonly moveFirst?: readonly OperationId[] | undefined;
+}
+
 /** A plan of work: every step with its time and people, in the order they begin, and what it comes to. */
 export interface Schedule {
   readonly steps: readonly ScheduledStep[];
@@ -69,6 +75,18 @@ export function scheduleOf(
       .filter(({ operation, people }) => operation.hands > people.length && people.length > 0)
       .map(({ operation }) => operation),
   };
+}
+
+/** What a plan keeps of `schedule`, begun with the machine at `height`: its steps in the order they begin. */
+export function workOrderOf({ steps }: Schedule, height: MachineHeight): WorkOrder {
+  let standing = height;
+  const moveFirst = steps.flatMap(({ operation, height: stands }) => {
+    const moved = stands !== standing && operation.height === 'either';
+    standing = stands;
+    return moved ? [operation.id] : [];
+  });
+  const order = steps.map(({ operation }) => operation.id);
+  return moveFirst.length > 0 ? { order, moveFirst } : { order };
 }
 
 /** A setup of a schedule: who is at it, and from when to when. */

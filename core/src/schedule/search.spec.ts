@@ -13,6 +13,7 @@ import {
   scheduleOf,
   Search,
   taskNet,
+  workOrderOf,
   type Schedule,
   type SchedulingProblem,
 } from './index.js';
@@ -149,6 +150,27 @@ describe('the search', () => {
       }),
       { numRuns: 120 },
     );
+  });
+
+  it('moves the machine before work that goes either way, where that ends sooner', () => {
+    const operations = [
+      plainStep('hose', { minutes: minutes(2) }),
+      plainStep('shield', { minutes: minutes(1) }),
+      plainStep('flange', { minutes: minutes(1), height: 'raised', station: 'underside' }),
+    ];
+    const problem: SchedulingProblem = {
+      operations,
+      precedence: [edge('shield', 'flange')],
+      crew: plainCrew(2),
+      height: 'ground',
+    };
+    const plan = best(problem);
+    expect(begins(plan)).toEqual({ hose: 3, shield: 3, flange: 4 });
+    expect(plan.costs).toMatchObject({ finishMin: 5, heightChanges: 1 });
+    const kept = workOrderOf(plan, 'ground');
+    expect(kept.moveFirst).toEqual([kept.order[0]]);
+    expect(asListed(problem).costs.finishMin).toBe(6);
+    expect(workOrderOf(asListed(problem), 'ground')).toEqual({ order: ['hose', 'shield', 'flange'] });
   });
 
   it('never breaks an edge, a height, hands, room or a hold point, and never beats its bound', () => {

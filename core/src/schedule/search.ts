@@ -7,16 +7,16 @@ import { precedes, type Task, type TaskNet } from './task.js';
 
 /** How many orders are tried from one warm beginning until it has cooled. */
 const CYCLE = 3_000;
-/** Worsening accepted when warm and when cool, as a share of the objective. */
-const WARM = 0.01;
-const COOL = 0.0002;
+/** Worsening accepted when warm and when cool, as a share of the minutes a step takes. */
+const WARM = 0.4;
+const COOL = 0.008;
 /** Longest stretch of an order that is taken apart and put together anew. */
 const LONGEST_STRETCH = 24;
 
 /**
  * A search for a better order, that can be asked for its best at any time. It begins with several rules, then changes
- * the order little by little: one step elsewhere, a run of steps elsewhere, a stretch put together anew; a change for
- * the worse is accepted now and then, less often as it cools (simulated annealing: Kirkpatrick, Gelatt and Vecchi 1983;
+ * the order little by little: one step elsewhere, a run of steps elsewhere, a stretch put together anew, the machine
+ * moved sooner or later; a change for the worse is accepted now and then, less often as it cools (simulated annealing: Kirkpatrick, Gelatt and Vecchi 1983;
  * schedules built serially from lists: Kolisch and Hartmann 1999). The same net and seed give the same orders, however
  * the work is cut into slices.
  */
@@ -26,6 +26,9 @@ export class Search {
   #order: Task[];
   #objective: number;
   #best: readonly Task[];
+  /** Before which of the best order the machine is moved early. */
+  #bestMoves: ReadonlySet<Task> = new Set();
+  readonly #stepMin: number;
   #bestCosts: Costs;
   #tried = 0;
 
@@ -37,17 +40,27 @@ export class Search {
   ) {
     this.#builder = new ScheduleBuilder(net);
     this.#random = xoroshiro128plus(seed);
-    const starts = [...from, ...RULES.map((rule) => orderBy(net, rule, this.#random))];
-    const costs = starts.map((order) => this.#builder.costs(order));
-    let first = 0;
-    costs.forEach(({ objective }, index) => {
-      if (objective < (costs[first]?.objective ?? Infinity)) first = index;
+    this.#stepMin = net.tasks.reduce((sum, { minutes }) => sum + minutes, 0) / Math.max(1, net.tasks.length);
+    // Marks that are there belong to the orders to begin with.
+    const marked = new Set(net.tasks.filter(({ moveFirst }) => moveFirst));
+    const starts = [
+      ...from.map((order) => ({ order, moves: marked })),
+      ...RULES.map((rule) => ({ order: orderBy(net, rule, this.#random), moves: new Set<Task>() })),
+    ].map((start) => {
+      this.mark(start.moves);
+      return { ...start, costs: this.#builder.costs(start.order) };
     });
-    this.#best = starts[first] ?? [];
-    this.#bestCosts = this.#builder.costs(this.#best);
-    this.#order = [...this.#best];
-    this.#objective = this.#bestCosts.objective;
-    this.number(0, this.#order.length);
+    const [first, ...others] = starts;
+    const best = others.reduce(
+      (least, start) => (start.costs.objective < (least?.costs.objective ?? Infinity) ? start : least),
+      first,
+    );
+    this.#best = best?.order ?? [];
+    this.#bestMoves = best?.moves ?? new Set();
+    this.#bestCosts = best?.costs ?? this.#builder.costs([]);
+    this.#order = [];
+    this.#objective = 0;
+    this.goOnFromBest();
   }
 
   /** How many orders were tried so far. */
@@ -62,7 +75,10 @@ export class Search {
 
   /** The best schedule so far. */
   best(): { readonly order: readonly Task[]; readonly costs: Costs; readonly placed: readonly Placed[] } {
+    const working = new Set(this.net.tasks.filter(({ moveFirst }) => moveFirst));
+    this.mark(this.#bestMoves);
     const built = { order: this.#best, ...this.#builder.build(this.#best) };
+    this.mark(working);
     return built;
   }
 
@@ -91,31 +107,61 @@ export class Search {
         tools: chance(1),
         chance: chance(2),
       };
+      this.mark(new Set());
       this.#order = [...orderBy(this.net, rule, this.#random)];
       this.#objective = this.#builder.costs(this.#order).objective;
-    } else {
-      this.#order = [...this.#best];
-      this.#objective = this.#bestCosts.objective;
-    }
+      this.number(0, this.#order.length);
+    } else this.goOnFromBest();
+  }
+
+  private goOnFromBest(): void {
+    this.mark(this.#bestMoves);
+    this.#order = [...this.#best];
+    this.#objective = this.#bestCosts.objective;
     this.number(0, this.#order.length);
   }
 
+  private mark(moves: ReadonlySet<Task>): void {
+    for (const task of this.net.tasks) task.moveFirst = moves.has(task);
+  }
+
   private step(cooled: number): void {
-    const kind = uniformFloat64(this.#random);
-    const changed = kind < 0.55 ? this.shiftOne() : kind < 0.9 ? this.shiftRun() : this.stretchAnew();
-    if (!changed) return;
+    const undo = this.change();
+    if (!undo) return;
     const costs = this.#builder.costs(this.#order);
-    const temperature = this.#bestCosts.objective * WARM * (COOL / WARM) ** cooled;
+    const temperature = this.#stepMin * WARM * (COOL / WARM) ** cooled;
     const worse = costs.objective - this.#objective;
     if (worse <= 0 || uniformFloat64(this.#random) < Math.exp(-worse / temperature)) {
       this.#objective = costs.objective;
       if (costs.objective < this.#bestCosts.objective - 1e-9) {
         this.#bestCosts = costs;
         this.#best = [...this.#order];
+        this.#bestMoves = new Set(this.net.tasks.filter(({ moveFirst }) => moveFirst));
       }
-    } else {
-      this.replace(changed.from, changed.was);
-    }
+    } else undo();
+  }
+
+  /** Changes something somewhere. Returns how it is put back, or undefined where nothing could be changed. */
+  private change(): (() => void) | undefined {
+    const kind = uniformFloat64(this.#random);
+    if (kind >= 0.97) return this.moveSooner();
+    const changed = kind < 0.53 ? this.shiftOne() : kind < 0.87 ? this.shiftRun() : this.stretchAnew();
+    return changed && (() => this.replace(changed.from, changed.was));
+  }
+
+  /** Moves the machine sooner or later for a step: before any of those right before it that could be done either way. */
+  private moveSooner(): (() => void) | undefined {
+    let end = this.somewhere();
+    while (end < this.#order.length && this.#order[end]?.operation.height === 'either') end += 1;
+    let from = end;
+    while (from > 0 && this.#order[from - 1]?.operation.height === 'either') from -= 1;
+    if (end === this.#order.length || from === end) return undefined;
+    const run = this.#order.slice(from, end);
+    const was = run.map(({ moveFirst }) => moveFirst);
+    const at = uniformInt(this.#random, 0, run.length);
+    if (was[at] === true || (at === run.length && !was.includes(true))) return undefined;
+    run.forEach((task, index) => (task.moveFirst = index === at));
+    return () => run.forEach((task, index) => (task.moveFirst = was[index] ?? false));
   }
 
   /** Moves one task to another place between what it waits for and what waits for it. */

@@ -1,5 +1,5 @@
-import type { MachineHeight, Station, ThreePointMinutes } from '../connection-map/index.js';
-import type { Operation } from '../teardown/index.js';
+import type { MachineHeight, Station, StepHeight, ThreePointMinutes } from '../connection-map/index.js';
+import type { Operation, OperationId } from '../teardown/index.js';
 
 /** A run of operations at one machine height and station, with what to carry there. */
 export interface Setup {
@@ -13,8 +13,20 @@ export interface Setup {
   readonly minutes: ThreePointMinutes;
 }
 
-/** Cuts an order into setups, starting with the machine at `height`. */
-export function setupsOf(order: readonly Operation[], height: MachineHeight): readonly Setup[] {
+/** How the first of `order` from `place` on that does not go either way wants the machine; either way where none does. */
+export function standsAhead(order: readonly Operation[], place: number): StepHeight {
+  return order.slice(place).find(({ height }) => height !== 'either')?.height ?? 'either';
+}
+
+/**
+ * Cuts an order into setups, starting with the machine at `height`. `moveFirst`: steps before which it is moved already
+ * for what comes after them.
+ */
+export function setupsOf(
+  order: readonly Operation[],
+  height: MachineHeight,
+  moveFirst: ReadonlySet<OperationId> = new Set(),
+): readonly Setup[] {
   const setups: Setup[] = [];
   let run: Operation[] = [];
   let standing = height;
@@ -25,8 +37,9 @@ export function setupsOf(order: readonly Operation[], height: MachineHeight): re
     run = [];
     moved = false;
   };
-  for (const operation of order) {
-    const needed = operation.height === 'either' ? standing : operation.height;
+  for (const [place, operation] of order.entries()) {
+    const wanted = moveFirst.has(operation.id) ? standsAhead(order, place) : operation.height;
+    const needed = wanted === 'either' ? standing : wanted;
     if (needed !== standing) {
       close();
       moved = true;

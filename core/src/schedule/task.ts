@@ -4,8 +4,8 @@ import { ROOM } from './crew.js';
 import type { Load, SchedulingProblem } from './problem.js';
 
 /**
- * An operation as the search works with it: neighbours at hand, names turned into numbers. `endMin` and `place` are
- * working values of whoever builds or searches; they mean nothing to anybody else.
+ * An operation as the search works with it: neighbours at hand, names turned into numbers. `endMin`, `place` and
+ * `moveFirst` are working values of whoever builds or searches; they mean nothing to anybody else.
  */
 export interface Task {
   readonly index: number;
@@ -30,6 +30,8 @@ export interface Task {
   readonly ancestors: Uint32Array;
   endMin: number;
   place: number;
+  /** The machine is moved before it already, for what comes later in the order, although it could be done as it stands. */
+  moveFirst: boolean;
 }
 
 /** A scheduling problem made ready to be searched. */
@@ -95,6 +97,7 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
       ancestors: new Uint32Array(words),
       endMin: 0,
       place: 0,
+      moveFirst: false,
     };
   });
   const byId = new Map(tasks.map((task) => [task.operation.id, task]));

@@ -14,7 +14,7 @@ export function runSheetRoutes(store: JobStore, now: () => Date): Router {
     const half = halfOf(request.query['half'] ?? 'out');
     const { job, state } = await store.read(request.params.job);
     const settings = settingsNow(state, half, job.crew, now().getTime());
-    const plan = planned(state, half, settings, state.plans.get(half)?.order);
+    const plan = planned(state, half, settings, state.plans.get(half));
     const bytes = await pdfOf(sheetDocument(job, state, half, plan, now()));
     response.type('application/pdf');
     response.setHeader('content-disposition', 'inline; filename="run-sheet.pdf"');

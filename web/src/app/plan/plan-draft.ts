@@ -13,10 +13,12 @@ import {
   prepared,
   settingsNow,
   unpinned,
+  workOrder,
   type Breach,
   type Planned,
   type Prepared,
 } from '@brisk/core/planning';
+import type { WorkOrder } from '@brisk/core/schedule';
 import type { Operation, OperationId } from '@brisk/core/teardown';
 import { finalize, type Subscription } from 'rxjs';
 import { Desk } from '../desk/desk';
@@ -25,9 +27,8 @@ import { PlanSearch } from './plan-search';
 import type { Found } from './search-run';
 
 /** One state of a plan that somebody is making. */
-interface Version {
+interface Version extends WorkOrder {
   readonly settings: PlanSettings;
-  readonly order: readonly OperationId[];
   /** What was done to come to it. */
   readonly words: string;
   /** When its settings were right, in ms since 1970. */
@@ -119,13 +120,13 @@ export class PlanDraft {
   /** The plan that is followed as it stands now, or the grouped order where none is. */
   readonly base = computed<Planned | undefined>(() => {
     const ready = this.baseReady();
-    return ready && arranged(ready, this.followed()?.order);
+    return ready && arranged(ready, this.followed());
   });
   /** The plan that is being made. */
   readonly now = computed<Planned | undefined>(() => {
     const version = this.version();
     const ready = this.nowReady();
-    return version && ready ? arranged(ready, version.order) : this.base();
+    return version && ready ? arranged(ready, version) : this.base();
   });
   /** What following it would change. */
   readonly differences = computed(() => {
@@ -153,7 +154,7 @@ export class PlanDraft {
   settle(settings: PlanSettings, words: string): void {
     const now = this.now();
     if (!now) return;
-    this.push({ settings, order: orderOf(now.schedule), words });
+    this.push({ settings, ...workOrder(now), words });
     this.look(900, words);
   }
 
@@ -168,7 +169,7 @@ export class PlanDraft {
     if (moved.every((id, index) => order[index] === id)) return;
     const breaches = brokenBy(state, moved, now.problem.precedence);
     this.broken.set(breaches.length > 0 ? { ids, target, breaches } : undefined);
-    if (breaches.length === 0) this.push({ settings, order: moved, words });
+    if (breaches.length === 0) this.push({ settings, ...workOrder(now), order: moved, words });
   }
 
   /** Makes the move that broke something, and takes along what has to go along. */
@@ -179,7 +180,7 @@ export class PlanDraft {
     if (!broken || !now || !settings) return;
     this.broken.set(undefined);
     const order = movedAlong(orderOf(now.schedule), broken.ids, broken.target, now.problem.precedence);
-    this.push({ settings, order, words: 'Moved, with what goes along' });
+    this.push({ settings, ...workOrder(now), order, words: 'Moved, with what goes along' });
   }
 
   putBack(): void {
@@ -194,7 +195,7 @@ export class PlanDraft {
     const order = orderOf(now.schedule);
     const loose = ids.some((id) => this.pinned().has(id));
     const pins = loose ? unpinned(settings.pins, ids) : pinnedTo(settings.pins, order, ids);
-    this.push({ settings: { ...settings, pins }, order, words: loose ? 'Let go' : 'Pinned' });
+    this.push({ settings: { ...settings, pins }, ...workOrder(now), words: loose ? 'Let go' : 'Pinned' });
   }
 
   /** Looks for a better order for at most `forMs`; what is found last is taken on, and can be undone. */
@@ -208,13 +209,13 @@ export class PlanDraft {
     const { heldUp: _heldUp, lostPins: _lostPins, ...problem } = now.problem;
     const before = now.schedule.costs.objective;
     this.running = this.search
-      .search({ problem, from: orderOf(now.schedule), seed: this.at() + 1, forMs })
+      .search({ problem, from: workOrder(now), seed: this.at() + 1, forMs })
       .pipe(
         finalize(() => {
           const found = this.found();
           this.found.set(undefined);
           this.searching.set(false);
-          if (found && found.costs.objective < before - 1e-6) this.push({ settings, order: found.order, words });
+          if (found && found.costs.objective < before - 1e-6) this.push({ settings, ...found.plan, words });
         }),
       )
       .subscribe({
@@ -256,7 +257,7 @@ export class PlanDraft {
     const result = this.desk.record({
       kind: 'plan-followed',
       half: this.half(),
-      order: orderOf(schedule),
+      ...workOrder(now),
       ...settings,
       finishMin: schedule.costs.finishMin,
       heightChanges: schedule.costs.heightChanges,
@@ -308,11 +309,10 @@ function readKept(key: string): Version | undefined {
 
 function isVersion(value: unknown): value is Version {
   if (typeof value !== 'object' || value === null) return false;
-  const { settings, order, words, madeAt } = value as Partial<Version>;
+  const { settings, order, moveFirst = [], words, madeAt } = value as Partial<Version>;
   return (
     planSettingsSchema.isValidSync(settings, { strict: true }) &&
-    Array.isArray(order) &&
-    order.every((id) => typeof id === 'string') &&
+    [order, moveFirst].every((ids) => Array.isArray(ids) && ids.every((id) => typeof id === 'string')) &&
     typeof words === 'string' &&
     typeof madeAt === 'number'
   );

@@ -128,7 +128,7 @@ describe('the plan', () => {
     const { schedule } = draftOf().now() ?? {};
     if (!schedule) throw new Error('There is a plan.');
     const order = orderOf();
-    told?.next({ order, costs: { ...schedule.costs, objective: 1 }, tried: 77, spentMs: 500, done: false });
+    told?.next({ plan: { order }, costs: { ...schedule.costs, objective: 1 }, tried: 77, spentMs: 500, done: false });
     await view.settle();
     expect(view.text()).toContain('77 tried');
     await view.press('Stop, take the best');
@@ -495,6 +495,6 @@ describe('a search in slices', () => {
     while (!found.done) found = run.slice(5);
     expect(found.spentMs).toBeGreaterThanOrEqual(10);
     const empty = new SearchRun({ problem: { ...now.problem, operations: [] }, seed: 1, forMs: 1_000 }, () => 0);
-    expect(empty.slice(5)).toMatchObject({ order: [], done: true });
+    expect(empty.slice(5)).toMatchObject({ plan: { order: [] }, done: true });
   });
 });

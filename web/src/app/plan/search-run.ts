@@ -1,25 +1,26 @@
+import { tasksIn } from '@brisk/core/planning';
 import {
-  followedOrder,
   respects,
   scheduleOf,
   Search,
   taskNet,
+  workOrderOf,
   type Costs,
   type SchedulingProblem,
+  type WorkOrder,
 } from '@brisk/core/schedule';
-import { precedenceGraph, type OperationId } from '@brisk/core/teardown';
 
 /** A search as it is asked for: a problem, an order to begin with, and for how long at most. */
 export interface Asked {
   readonly problem: SchedulingProblem;
-  readonly from?: readonly OperationId[];
+  readonly from?: WorkOrder;
   readonly seed: number;
   readonly forMs: number;
 }
 
 /** How far a search has come. */
 export interface Found {
-  readonly order: readonly OperationId[];
+  readonly plan: WorkOrder;
   readonly costs: Costs;
   readonly tried: number;
   readonly spentMs: number;
@@ -42,12 +43,7 @@ export class SearchRun {
     this.#began = now();
     this.#forMs = forMs;
     const net = taskNet(problem);
-    const graph = precedenceGraph(problem.precedence);
-    const order = from
-      ? followedOrder(from)({ operations: problem.operations, graph, height: problem.height }).flatMap(
-          ({ id }) => net.byId.get(id) ?? [],
-        )
-      : [];
+    const order = from ? tasksIn(net, from) : [];
     this.#search = new Search(net, seed, from && respects(order) ? [order] : []);
   }
 
@@ -58,7 +54,7 @@ export class SearchRun {
     if (net.tasks.length > 1) while (this.now() < until) this.#search.run(TRIES);
     const spentMs = this.now() - this.#began;
     return {
-      order: scheduleOf(net, this.#search.best()).steps.map(({ operation }) => operation.id),
+      plan: workOrderOf(scheduleOf(net, this.#search.best()), net.problem.height),
       costs: this.#search.costs,
       tried: this.#search.tried,
       spentMs,

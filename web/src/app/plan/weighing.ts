@@ -1,6 +1,6 @@
 import type { JobPlan } from '@brisk/core/connection-map';
 import { foldLedger, HALVES, type Half, type JobState, type LedgerEntry, type PlanSettings } from '@brisk/core/ledger';
-import { orderOf, planned } from '@brisk/core/planning';
+import { planned, workOrder } from '@brisk/core/planning';
 import type { Schedule } from '@brisk/core/schedule';
 import { requirementsOf } from '@brisk/core/teardown';
 import { concatMap, from, last, map, scan, type Observable } from 'rxjs';
@@ -38,9 +38,9 @@ export function weighed(
     concatMap((half) => {
       const first = planned(state, half, settings, undefined);
       const { heldUp: _heldUp, lostPins: _lostPins, ...problem } = first.problem;
-      return search.search({ problem, from: orderOf(first.schedule), seed: 1, forMs }).pipe(
+      return search.search({ problem, from: workOrder(first), seed: 1, forMs }).pipe(
         last(),
-        map((found) => ({ [half]: planned(state, half, settings, found.order).schedule })),
+        map((found) => ({ [half]: planned(state, half, settings, found.plan).schedule })),
       );
     }),
     scan((halves, more) => ({ ...halves, ...more }), {} as Figures['halves']),

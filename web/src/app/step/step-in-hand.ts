@@ -92,7 +92,7 @@ export class StepInHand {
     const half = this.phases().some((phase) => phase === 'strip' || phase === 'lift') ? 'out' : 'back';
     const followed = state.plans.get(half);
     if (!followed || followed.settings.crew.hands.length < 2) return new Map();
-    return turnsOf(planned(state, half, settingsNow(state, half, [], Date.now()), followed.order));
+    return turnsOf(planned(state, half, settingsNow(state, half, [], Date.now()), followed));
   });
   /** Who holds this device. */
   protected readonly me = computed(() => this.person.in(this.desk.job()?.crew ?? []));
