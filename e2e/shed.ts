@@ -28,7 +28,7 @@ export async function demoJob(request: APIRequestContext, title: string): Promis
   return job.id;
 }
 
-/** A copy of a demo job under new ids, so that a test may work on it. */
+/** A copy of a demo job under new ids and a title of its own, so that a test may work on it. */
 export async function copyOfDemoJob(request: APIRequestContext, title: string): Promise<string> {
   const source = await demoJob(request, title);
   const text = await (await request.get(`/api/jobs/${source}/bundle`)).text();
@@ -40,7 +40,9 @@ export async function copyOfDemoJob(request: APIRequestContext, title: string): 
       return `"${fresh.get(id)}"`;
     },
   );
-  const answer = await request.post('/api/bundles', { data: JSON.parse(copy) as object });
+  const bundle = JSON.parse(copy) as { job: { title: string } };
+  bundle.job.title = `Copy of ${bundle.job.title}`;
+  const answer = await request.post('/api/bundles', { data: bundle });
   expect(answer.status()).toBe(201);
   return fresh.get(source) ?? '';
 }

@@ -189,13 +189,14 @@ test('stuck is told in touches, soaks while other work goes on, and orders what 
   await page.goto(`/jobs/${job}/strip`);
   const title = (await hand(page).getByRole('heading', { level: 1 }).textContent()) ?? '';
   await page.keyboard.press('x');
-  await page.getByText('Pipe broke').click();
+  await page.getByText('Pipe broke', { exact: true }).click();
   await page.getByText('Penetrant', { exact: true }).click();
   await page.getByRole('button', { name: 'Record it, go on elsewhere' }).click();
   await expect(hand(page).getByRole('heading', { level: 1 })).not.toHaveText(title);
   await expect(page.getByText(`30 min to soak: ${title}`)).toBeVisible();
-  const kinds = (await entriesOf(request, job)).slice(-2).map(({ kind }) => kind);
-  expect(kinds).toEqual(['operation-stuck', 'part-needed']);
+  await expect
+    .poll(async () => (await entriesOf(request, job)).slice(-2).map(({ kind }) => kind))
+    .toEqual(['operation-stuck', 'part-needed']);
 });
 
 test('a label saved as a picture is read back from a photo, and opens its joint', async ({ page, request }) => {
@@ -248,7 +249,9 @@ test('three loose bolts find their homes', async ({ page, request }) => {
   await expect(page.locator('.ranked li').first()).toContainText('one is missing here');
   await page.locator('.ranked li').first().getByRole('button').click();
   await expect(page.locator('.loose li')).toHaveCount(2);
-  expect((await entriesOf(request, job)).at(-1)).toMatchObject({ kind: 'bolt-homed', connection: 'undertray-screws' });
+  await expect
+    .poll(async () => (await entriesOf(request, job)).at(-1))
+    .toMatchObject({ kind: 'bolt-homed', connection: 'undertray-screws' });
 });
 
 test('what the shop learned on another machine stands at the same step', async ({ page, request }) => {

@@ -64,7 +64,10 @@ test('a map is changed, undone, kept, and stays over a reload; the next survey o
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('Kept as “Test carrier, no upper hose”')).toBeVisible();
   await page.goto('/survey');
-  await page.getByRole('button', { name: /^Test carrier, no upper hose/ }).click();
+  await page
+    .getByRole('button', { name: /^Test carrier, no upper hose/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: /Bare engine/ }).click();
   await nameJob(page, 'Test carrier no. 2', 'From the shop’s own');
   await page.getByRole('button', { name: 'Work out the plan' }).click();

@@ -193,7 +193,7 @@ describe('the survey of a new machine', () => {
       document: { id: 'mower', name: 'Mower', layout: map.layout, choices: {}, map },
     });
     const survey = await openSurvey(server);
-    await survey.tap('Forget Mower');
+    await survey.tap('Forget it: Mower');
     await survey.settle();
     expect(survey.text()).toContain('“Mower” is forgotten');
     expect(server.kept.size).toBe(0);
