@@ -67,4 +67,5 @@ export const mapOf = <Value>(value: Schema<Value>, most: number = LONGEST.list) 
         }
       }
       return true;
-    });
+    })
+    .required();

@@ -39,18 +39,15 @@ export interface Problem {
 /** A value that fits, or every field at fault. */
 export type Checked<T> = { readonly value: T } | { readonly errors: readonly FieldError[] };
 
-/** Holds `value` against `schema` without changing it, so that "7" is not taken for 7. */
+/** Holds `value` against `schema` without changing it, so that "7" is not taken for 7. Each field is told of once. */
 export function check<T>(schema: Schema<T>, value: unknown): Checked<T> {
   try {
     return { value: schema.validateSync(value, { strict: true, abortEarly: false }) };
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
-    const found = error.inner.length > 0 ? error.inner : [error];
-    return {
-      errors: found.slice(0, 20).map(({ path, message }) => ({
-        field: path ?? '',
-        words: message.charAt(0).toUpperCase() + message.slice(1),
-      })),
-    };
+    const words = new Map<string, string>();
+    for (const { path = '', message, type } of error.inner.length > 0 ? error.inner : [error])
+      if (!words.has(path) || type === 'required') words.set(path, message.charAt(0).toUpperCase() + message.slice(1));
+    return { errors: [...words].slice(0, 20).map(([field, said]) => ({ field, words: said })) };
   }
 }

@@ -26,6 +26,7 @@ setLocale({
     trim: ({ path }) => `${path} must not begin or end with a space.`,
     uuid: ({ path }) => `${path} has to be an id in UUID form.`,
     datetime: ({ path }) => `${path} has to be a time such as 2026-03-02T07:30:00.000Z.`,
+    datetime_offset: ({ path }) => `${path} has to be a time in UTC, with a Z at its end.`,
   },
   number: {
     min: ({ path, min }) => `${path} is too small: ${min} at least.`,

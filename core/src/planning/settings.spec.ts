@@ -1,0 +1,91 @@
+import type { JobPlan } from '../connection-map/index.js';
+import { usualMap } from '../layouts/index.js';
+import { foldLedger, type EntryBody, type JobState, type PlanSettings } from '../ledger/index.js';
+import { recorder, write } from '../testing/crew.js';
+import { orderOf, planned, settingsNow, usualSettings, waitsNow } from './index.js';
+
+const plan: JobPlan = { map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' };
+const begun = Date.parse('2026-03-02T07:00:00.000Z');
+const after = (minutes: number) => begun + minutes * 60_000;
+/** Entry number n is written n minutes after the beginning. */
+const job = (...bodies: readonly EntryBody[]): JobState => {
+  const record = recorder('Ines', '2026-03-02T07:00:00.000Z');
+  return bodies.reduce((state, body) => write(state, record(body)), foldLedger(plan, []));
+};
+const stuck = (more: object = {}): EntryBody =>
+  ({
+    kind: 'operation-stuck',
+    operation: 'open:downpipe-turbo',
+    trouble: 'seized',
+    tried: 'Penetrant',
+    minutesLost: 5,
+    ...more,
+  }) as EntryBody;
+const followed = (settings: PlanSettings): EntryBody => {
+  const { schedule } = planned(foldLedger(plan, []), 'out', settings, undefined);
+  const { finishMin, heightChanges } = schedule.costs;
+  return { kind: 'plan-followed', half: 'out', order: orderOf(schedule), ...settings, finishMin, heightChanges };
+};
+
+describe('what has to wait', () => {
+  it('is a stuck step, for as long as it was left to soak, less what is over of it', () => {
+    const soaking = job(stuck({ soakMin: 40 }));
+    expect(waitsNow(soaking)).toMatchObject([{ operation: 'open:downpipe-turbo', min: 40 }]);
+    expect(waitsNow(soaking, after(11))).toMatchObject([{ min: 30 }]);
+    expect(waitsNow(soaking, after(500))).toMatchObject([{ min: 0 }]);
+    expect(waitsNow(job(stuck()))).toMatchObject([{ min: 30 }]);
+  });
+
+  it('is nobody knows how long where a part is missing', () => {
+    const [wait] = waitsNow(job(stuck({ trouble: 'part-missing' })), after(20));
+    expect(wait).toEqual({ operation: 'open:downpipe-turbo', why: 'A part is missing' });
+  });
+
+  it('is a little while for what was put off, and nothing for what is not on this machine', () => {
+    const skipped = (mode: 'later' | 'not-here'): EntryBody => ({
+      kind: 'operation-skipped',
+      operation: 'open:airbox-bolts',
+      mode,
+      reason: 'Fetching a socket',
+    });
+    expect(waitsNow(job(skipped('later')))).toEqual([{ operation: 'open:airbox-bolts', min: 15, why: 'Put off' }]);
+    expect(waitsNow(job(skipped('not-here')))).toEqual([]);
+  });
+});
+
+describe('what the rest is planned with', () => {
+  const crew = usualSettings(['Ines', 'Tobias']);
+
+  it('is the usual for the crew of the job where no plan is followed', () => {
+    const settings = settingsNow(job(stuck()), 'out', ['Ines', 'Tobias', 'Ruth', 'Marit'], after(1));
+    expect(settings.crew.hands.map(({ name }) => name)).toEqual(['Ines', 'Tobias', 'Ruth']);
+    expect(settings.waits).toHaveLength(1);
+  });
+
+  it('is what the plan was made with, so much nearer as time has passed since', () => {
+    const settings: PlanSettings = {
+      ...crew,
+      crew: { ...crew.crew, hands: [{ name: 'Ines' }, { name: 'Tobias', away: [{ fromMin: 120 }] }] },
+      waits: [{ operation: 'open:upper-hose', min: 30, why: 'Hot' }],
+      pins: [{ of: 'open:oil-pressure', before: 'open:oil-pressure', after: 'open:airbox-bolts' }],
+    };
+    const now = settingsNow(job(followed(settings)), 'out', ['Nobody'], after(21));
+    expect(now.crew.hands).toEqual([{ name: 'Ines' }, { name: 'Tobias', away: [{ fromMin: 100 }] }]);
+    expect(now.waits).toEqual([{ operation: 'open:upper-hose', min: 10, why: 'Hot' }]);
+    expect(now.pins).toEqual(settings.pins);
+  });
+
+  it('takes in what got stuck since, once, and drops what is settled', () => {
+    const waits = [
+      { operation: 'open:downpipe-turbo', min: 200, why: 'Two days in oil' },
+      { operation: 'make:fuel-depressurised', min: 60, why: 'Hot' },
+    ];
+    const state = job(followed({ ...crew, waits }), stuck({ soakMin: 40 }), {
+      kind: 'operation-done',
+      operation: 'make:fuel-depressurised',
+    });
+    const now = settingsNow(state, 'out', [], after(4));
+    expect(now.waits).toEqual([{ operation: 'open:downpipe-turbo', min: 197, why: 'Two days in oil' }]);
+    expect(settingsNow(state, 'back', ['Ruth'], after(4)).crew.hands).toEqual([{ name: 'Ruth' }]);
+  });
+});
