@@ -5,12 +5,11 @@ import type { PlanSettings, Wait } from '@brisk/core/ledger';
 import { isLicensed } from '@brisk/core/planning';
 import { FUEL_SCHOOLS, ORDER_SCHOOLS, type Hand, type Weights, type WorkingDay } from '@brisk/core/schedule';
 import { STATION_WORDS } from '@brisk/core/words';
-import { format } from 'date-fns';
 import { Desk } from '../desk/desk';
 import { PlanDraft } from './plan-draft';
 import { several } from '../words/several';
 import { FUEL_WORDS, ORDER_WORDS } from './school-words';
-import { clockAt, closesAfter, USUAL_DAY, workUntil } from './working-day';
+import { clockWords, closesAfter, USUAL_DAY, workUntil } from './working-day';
 
 const MOST_HANDS = 8;
 
@@ -65,7 +64,7 @@ export class CrewPanel {
 
   protected leaves({ away = [] }: Hand): string {
     const [gone] = away;
-    return gone ? format(clockAt(gone.fromMin, new Date(), this.day()), 'HH:mm') : '';
+    return gone ? clockWords(gone.fromMin, new Date(), this.day()) : '';
   }
 
   protected add(name: string): void {
@@ -174,7 +173,7 @@ export class CrewPanel {
   }
 
   private clock(wait: Wait | undefined): string {
-    return wait?.min === undefined ? '' : format(clockAt(wait.min, new Date(), this.day()), 'HH:mm');
+    return wait?.min === undefined ? '' : clockWords(wait.min, new Date(), this.day());
   }
 
   private hands(hands: readonly Hand[], words: string): void {

@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { isDone, type EntryBody } from '@brisk/core/ledger';
 import { crewOf, NO_SCHOOL } from '@brisk/core/schedule';
+import fc from 'fast-check';
 import { Observable, type Subscriber } from 'rxjs';
 import { theirEntry } from '../../testing/fake-server';
 import { openView, pressable, tick, workedUntil, type Opened } from '../../testing/open-job';
@@ -13,7 +14,7 @@ import { Schools } from './schools';
 import { SearchRun, type Found } from './search-run';
 import { Tools } from './tools';
 import { WaysOut } from './ways-out';
-import { clockAt, closesAfter, workUntil } from './working-day';
+import { clockAt, clockWords, closesAfter, workGoesOn, workUntil } from './working-day';
 
 const draftOf = () => TestBed.inject(PlanDraft);
 const orderOf = () => (draftOf().now()?.schedule.steps ?? []).map(({ operation }) => operation.id);
@@ -471,6 +472,22 @@ describe('a working day', () => {
     expect(clockAt(180 + 510, on(14), day)).toEqual(on(8, 30, 4));
     expect(clockAt(30, on(5), day)).toEqual(on(8));
     expect(clockAt(30, on(20), day)).toEqual(on(8, 0, 3));
+  });
+
+  it('says a time of day as it was typed, whatever second it was typed at', () => {
+    const hours = fc.integer({ min: 0, max: 24 * 60 * 60_000 - 1 });
+    fc.assert(
+      fc.property(hours, fc.integer({ min: 0, max: 90_000 }), (typedAtMs, laterMs) => {
+        const now = new Date(on(0).getTime() + typedAtMs);
+        const minutes = workUntil('12:30', now, day) ?? NaN;
+        expect(clockWords(minutes, now, day)).toBe('12:30');
+        const later = new Date(now.getTime() + laterMs);
+        const worked = later > workGoesOn(now, day) ? (later.getTime() - workGoesOn(now, day).getTime()) / 60_000 : 0;
+        if (minutes > worked && typedAtMs + laterMs < 16 * 60 * 60_000)
+          expect(clockWords(minutes - worked, later, day)).toBe('12:30');
+      }),
+      { numRuns: 500 },
+    );
   });
 
   it('knows the minutes of work until a time of day, and until it closes', () => {

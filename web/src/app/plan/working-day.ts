@@ -1,5 +1,5 @@
 import type { WorkingDay } from '@brisk/core/schedule';
-import { addDays, addMinutes, differenceInMinutes, set } from 'date-fns';
+import { addDays, addMinutes, differenceInMilliseconds, format, roundToNearestMinutes, set } from 'date-fns';
 
 /** When a shop works unless it says otherwise. */
 export const USUAL_DAY: WorkingDay = { begins: '07:30', ends: '16:00' };
@@ -16,7 +16,7 @@ export function clockAt(minutes: number, now: Date, day: WorkingDay): Date {
   let from = workGoesOn(now, day);
   let left = minutes;
   for (;;) {
-    const today = Math.max(1, differenceInMinutes(at(from, day.ends), from));
+    const today = Math.max(1, minutesBetween(at(from, day.ends), from));
     if (left <= today) return addMinutes(from, left);
     left -= today;
     from = at(addDays(from, 1), day.begins);
@@ -32,15 +32,26 @@ export function workUntil(clock: string, now: Date, day: WorkingDay): number | u
   const start = workGoesOn(now, day);
   const then = at(start, clock);
   const closes = at(start, day.ends);
-  if (then >= start) return differenceInMinutes(then < closes ? then : closes, start);
-  const tomorrow = differenceInMinutes(then, at(start, day.begins));
-  return differenceInMinutes(closes, start) + Math.max(0, tomorrow);
+  if (then >= start) return minutesBetween(then < closes ? then : closes, start);
+  const tomorrow = minutesBetween(then, at(start, day.begins));
+  return minutesBetween(closes, start) + Math.max(0, tomorrow);
 }
 
 /** Minutes of work until the shop closes on the day that somebody leaves at `minutes`. */
 export function closesAfter(minutes: number, now: Date, day: WorkingDay): number {
   const leaves = clockAt(minutes, now, day);
-  return minutes + Math.max(0, differenceInMinutes(at(leaves, day.ends), leaves));
+  return minutes + Math.max(0, minutesBetween(at(leaves, day.ends), leaves));
+}
+
+/** The time of day at which `minutes` of work are done, as a clock shows it. */
+export function clockWords(minutes: number, now: Date, day: WorkingDay): string {
+  // To the nearest minute: seconds have gone by since somebody typed it.
+  return format(roundToNearestMinutes(clockAt(minutes, now, day)), 'HH:mm');
+}
+
+/** With the seconds in it: cut to whole minutes, what was typed as 12:30 would come back as 12:29. */
+function minutesBetween(later: Date, earlier: Date): number {
+  return differenceInMilliseconds(later, earlier) / 60_000;
 }
 
 function at(date: Date, clock: string): Date {
