@@ -1,6 +1,11 @@
+import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
+import { PATTERN_SHAPES } from '@brisk/core/fasteners';
+import { jobCode, type LabelCode } from '@brisk/core/labels';
 import { isDone, type LedgerEntry } from '@brisk/core/ledger';
-import { theirEntry } from '../../testing/fake-server';
+import { testJob, theirEntry } from '../../testing/fake-server';
 import { openView, pressable, type, workedUntil } from '../../testing/open-job';
+import { Scanner } from '../labels/scanner';
 import { Bags } from './bags';
 import { SetCard } from './set-card';
 
@@ -64,6 +69,36 @@ describe('the wall of bags', () => {
   });
 });
 
+describe('a label held up', () => {
+  const held = async (code: LabelCode | undefined) => {
+    const view = await openView(Bags, entries, () => ({}), {
+      providers: [{ provide: Scanner, useValue: { scan: () => Promise.resolve(code) } }],
+    });
+    await view.press('Scan a label');
+    await view.settle();
+    return { view, url: TestBed.inject(Router).url };
+  };
+
+  it('opens the joint it is on, by bag or by tag', async () => {
+    expect((await held({ is: 'bag', number: 31 })).url).toBe(`/jobs/${testJob.id}/bags/${joint}`);
+    TestBed.resetTestingModule();
+    const own = await held({ is: 'tag', number: 12, job: jobCode(testJob.id) });
+    expect(own.url).toBe(`/jobs/${testJob.id}/bags/${joint}`);
+  });
+
+  it('leads to the other job where it is of another', async () => {
+    expect((await held({ is: 'bag', number: 4, job: 'aaaaaaaa' })).url).toBe('/b/aaaaaaaa/4');
+  });
+
+  it('says so where nothing has that number, and nothing happens where nobody held one up', async () => {
+    const { view, url } = await held({ is: 'tag', number: 99 });
+    expect(view.text()).toContain('Tag 99 is not on this job.');
+    expect(url).toBe('/');
+    TestBed.resetTestingModule();
+    expect((await held(undefined)).url).toBe('/');
+  });
+});
+
 describe('one set', () => {
   it('says what belongs, what came out and what is missing', async () => {
     const view = await setCard();
@@ -124,6 +159,48 @@ describe('one set', () => {
     const kept = last(view);
     expect(kept).toMatchObject({ kind: 'pattern-drawn', connection: joint, pattern: { shape: 'free' } });
     expect(view.desk.state()?.patterns.get(joint)?.holes).toHaveLength(4);
+  });
+
+  it('has a card of another shape and size, with what is odd about a hole', async () => {
+    const view = await setCard();
+    const shape = view.element.querySelector<HTMLSelectElement>('[name=card-shape]');
+    if (!shape) throw new Error('No shape');
+    shape.selectedIndex = PATTERN_SHAPES.indexOf('rectangle');
+    shape.dispatchEvent(new Event('change'));
+    await view.settle();
+    type(view.element, 'card-width', '140');
+    await view.settle();
+    type(view.element, 'card-height', '90');
+    await view.settle();
+    const sized = view.element.querySelector('svg .frame');
+    expect([sized?.getAttribute('width'), sized?.getAttribute('height')]).toEqual(['140', '90']);
+    type(view.element, 'card-width', '0');
+    await view.settle();
+    expect(sized?.getAttribute('width')).toBe('140');
+    view.element.querySelectorAll('.hole')[2]?.dispatchEvent(new Event('focus'));
+    await view.settle();
+    type(view.element, 'hole-note', ' 15 mm shorter ');
+    await view.settle();
+    expect(view.element.querySelectorAll('.hole')[2]?.getAttribute('aria-label')).toBe('Hole 3, 15 mm shorter');
+    await view.press('Keep this card');
+    await view.settle();
+    const kept = view.desk.state()?.patterns.get(joint);
+    expect(kept).toMatchObject({ shape: 'rectangle', widthMm: 140, heightMm: 90 });
+    expect(kept?.holes.map(({ note }) => note)).toEqual([undefined, undefined, '15 mm shorter', undefined]);
+    for (const { xMm, yMm } of kept?.holes ?? []) {
+      expect(xMm).toBeLessThanOrEqual(140);
+      expect(yMm).toBeLessThanOrEqual(90);
+    }
+  });
+
+  it('does not let a hole off the card, however long a key is held', async () => {
+    const view = await setCard();
+    for (let times = 0; times < 400; times += 1)
+      view.element.querySelectorAll('.hole')[0]?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowLeft' }));
+    await view.settle();
+    await view.press('Keep this card');
+    await view.settle();
+    expect(view.desk.state()?.patterns.get(joint)?.holes[0]?.xMm).toBe(0);
   });
 
   it('keeps what somebody is drawing on the card while others write', async () => {

@@ -1,4 +1,6 @@
+import { CdkDropList } from '@angular/cdk/drag-drop';
 import { TestBed } from '@angular/core/testing';
+import { By } from '@angular/platform-browser';
 import { Router } from '@angular/router';
 import { isDone, type EntryBody } from '@brisk/core/ledger';
 import { crewOf, NO_SCHOOL } from '@brisk/core/schedule';
@@ -208,6 +210,71 @@ describe('the crew’s hand', () => {
     handles[1]?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
     await view.settle();
     expect(draftOf().dirty() || draftOf().broken() !== undefined).toBe(true);
+  });
+});
+
+describe('what is dragged', () => {
+  const drop = (view: Opened<Plan>, list: number, event: object) => {
+    const lists = view.fixture.debugElement.queryAll(By.directive(CdkDropList));
+    lists[list]?.triggerEventHandler('cdkDropListDropped', event);
+    return view.settle();
+  };
+  const listsOf = (view: Opened<Plan>) =>
+    view.fixture.debugElement.queryAll(By.directive(CdkDropList)).map((one) => one.injector.get(CdkDropList));
+
+  it('stands where it was let go, or says what it would break there', async () => {
+    const view = await openView(Plan);
+    const order = orderOf();
+    const steps = draftOf().now()?.schedule.steps ?? [];
+    const setups = listsOf(view).slice(1);
+    for (const [index, container] of setups.entries()) {
+      const own = view.element.querySelectorAll(`#setup-${index} > li`);
+      if (own.length < 3) continue;
+      const ids = steps.map(({ operation }) => operation);
+      const title = own[0]?.querySelector('.step span')?.textContent ?? '';
+      const id = ids.find((operation) => operation.title === title)?.id ?? '';
+      await drop(view, index + 1, {
+        item: { data: id },
+        container,
+        previousContainer: container,
+        previousIndex: 0,
+        currentIndex: own.length - 1,
+      });
+      if (draftOf().broken()) {
+        expect(view.text()).toContain('Put it back');
+        draftOf().putBack();
+        continue;
+      }
+      expect([...orderOf()].sort()).toEqual([...order].sort());
+      // Beside somebody else's work it may stand wherever it likes and begin at the same time.
+      if (orderOf().some((one, place) => one !== order[place])) return;
+      draftOf().undo();
+    }
+    throw new Error('No step could be moved anywhere.');
+  });
+
+  it('is not moved when it is let go where it was', async () => {
+    const view = await openView(Plan);
+    const [, container] = listsOf(view);
+    await drop(view, 1, {
+      item: { data: orderOf()[0] },
+      container,
+      previousContainer: container,
+      previousIndex: 0,
+      currentIndex: 0,
+    });
+    await drop(view, 0, { previousIndex: 2, currentIndex: 2 });
+    expect(draftOf().dirty()).toBe(false);
+    expect(draftOf().broken()).toBeUndefined();
+  });
+
+  it('takes a whole setup along, or says why it cannot stand there', async () => {
+    const view = await openView(Plan);
+    await drop(view, 0, { previousIndex: listsOf(view).length - 2, currentIndex: 0 });
+    const broken = draftOf().broken();
+    expect(broken?.breaches.length).toBeGreaterThan(0);
+    expect(broken?.ids.length).toBeGreaterThan(0);
+    expect(draftOf().dirty()).toBe(false);
   });
 });
 

@@ -16,8 +16,9 @@ export function clockAt(minutes: number, now: Date, day: WorkingDay): Date {
   let from = workGoesOn(now, day);
   let left = minutes;
   for (;;) {
-    const today = Math.max(1, minutesBetween(at(from, day.ends), from));
-    if (left <= today) return addMinutes(from, left);
+    const today = minutesBetween(at(from, day.ends), from);
+    // A day that closes before it opens never gets anything done.
+    if (left <= today || today <= 0) return addMinutes(from, left);
     left -= today;
     from = at(addDays(from, 1), day.begins);
   }
