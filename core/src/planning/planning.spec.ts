@@ -27,8 +27,6 @@ import { recorder, workOn, write } from '../testing/crew.js';
 import { randomPlan } from '../testing/random-map.js';
 import { randomNet } from '../testing/random-net.js';
 import {
-  agedBy,
-  brokenBy,
   differencesOf,
   orderOf,
   overtakenBy,
@@ -40,7 +38,6 @@ import {
   toolsNeeded,
   usualSettings,
   waitsNow,
-  whatIfNow,
   type Planned,
 } from './index.js';
 
@@ -52,11 +49,6 @@ const minibus: JobPlan = {
 const sweeper: JobPlan = { map: usualMap('transverse-cradle'), powerpack: 'cradle', route: 'under' };
 const fresh = foldLedger(minibus, []);
 const two = usualSettings(['Ines', 'Tobias']);
-const operation = (state: JobState, id: string) => {
-  const found = state.work.operations.get(id);
-  if (!found) throw new Error(`There is no ${id}.`);
-  return found;
-};
 /** The plan a short search finds. */
 const searched = ({ net }: Planned, tries = 600) => {
   const search = new Search(net, 1);
@@ -270,43 +262,6 @@ describe('practices', () => {
   });
 });
 
-describe('what if it were done now', () => {
-  it('names each broken reason and the harm', () => {
-    const words = whatIfNow(fresh, operation(fresh, 'open:gearbox-mount')).map(({ harm }) => harm);
-    expect(words.some((harm) => /has nothing under it/.test(harm))).toBe(true);
-    const lead = whatIfNow(fresh, operation(fresh, 'open:starter-cable'));
-    expect(lead.some(({ harm }) => harm.includes('live lead'))).toBe(true);
-    expect(lead[0]?.grave).toBe(true);
-  });
-
-  it('speaks of litres, and of how the machine stands', () => {
-    const breaches = whatIfNow(fresh, operation(fresh, 'open:lower-hose'));
-    expect(breaches.some(({ harm }) => /l of coolant run out/.test(harm))).toBe(true);
-    const below = whatIfNow(fresh, operation(fresh, 'open:prop-front'));
-    expect(below.some(({ harm }) => harm.includes('on a jack alone'))).toBe(true);
-  });
-
-  it('says nothing where nothing speaks against it', () => {
-    expect(whatIfNow(fresh, operation(fresh, 'open:battery-negative')).every(({ step }) => step !== undefined)).toBe(
-      true,
-    );
-    const next = nextUp(fresh)?.operation;
-    expect(next && whatIfNow(fresh, next)).toEqual([]);
-  });
-
-  it('says what an order of the crew’s own would break', () => {
-    const { schedule, problem } = planned(fresh, 'out', two, undefined);
-    const order = [...orderOf(schedule)];
-    expect(brokenBy(fresh, order, problem.precedence)).toEqual([]);
-    const first = order.indexOf('open:starter-cable');
-    order.splice(first, 1);
-    order.unshift('open:starter-cable');
-    const broken = brokenBy(fresh, order, problem.precedence);
-    expect(broken.every(({ early }) => early.id === 'open:starter-cable')).toBe(true);
-    expect(broken.some(({ step }) => step?.id === 'hold:made-safe')).toBe(true);
-  });
-});
-
 describe('a plan that is followed', () => {
   const record = recorder('Ines', '2026-03-04T07:00:00.000Z');
 
@@ -426,33 +381,6 @@ describe('differences', () => {
     const less = { ...whole, steps: whole.steps.slice(5) };
     expect(differencesOf(whole, less).gone).toHaveLength(5);
     expect(differencesOf(less, whole).added).toHaveLength(5);
-  });
-});
-
-describe('settings', () => {
-  it('come nearer as time goes by', () => {
-    const settings: PlanSettings = {
-      ...two,
-      crew: {
-        ...two.crew,
-        hands: [
-          { name: 'Ines', away: [{ fromMin: 60, untilMin: 90 }] },
-          { name: 'Tobias', away: [{ fromMin: 10 }] },
-        ],
-      },
-      waits: [{ operation: 'open:downpipe-turbo', min: 45, why: 'Stuck' }],
-    };
-    const later = agedBy(settings, 40);
-    expect(later.crew.hands).toEqual([
-      { name: 'Ines', away: [{ fromMin: 20, untilMin: 50 }] },
-      { name: 'Tobias', away: [{ fromMin: 0 }] },
-    ]);
-    expect(later.waits[0]?.min).toBe(5);
-    expect(agedBy(settings, 100).crew.hands[0]).toEqual({ name: 'Ines' });
-  });
-
-  it('begin with no more people than find room', () => {
-    expect(usualSettings(['A', 'B', 'C', 'D', 'E']).crew.hands).toHaveLength(3);
   });
 });
 

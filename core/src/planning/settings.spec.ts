@@ -2,7 +2,7 @@ import type { JobPlan } from '../connection-map/index.js';
 import { usualMap } from '../layouts/index.js';
 import { foldLedger, type EntryBody, type JobState, type PlanSettings } from '../ledger/index.js';
 import { recorder, write } from '../testing/crew.js';
-import { orderOf, planned, settingsNow, usualSettings, waitsNow } from './index.js';
+import { agedBy, orderOf, planned, settingsNow, usualSettings, waitsNow } from './index.js';
 
 const plan: JobPlan = { map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' };
 const begun = Date.parse('2026-03-02T07:00:00.000Z');
@@ -87,5 +87,34 @@ describe('what the rest is planned with', () => {
     const now = settingsNow(state, 'out', [], after(4));
     expect(now.waits).toEqual([{ operation: 'open:downpipe-turbo', min: 197, why: 'Two days in oil' }]);
     expect(settingsNow(state, 'back', ['Ruth'], after(4)).crew.hands).toEqual([{ name: 'Ruth' }]);
+  });
+});
+
+describe('what a plan is made with', () => {
+  const crew = usualSettings(['Ines', 'Tobias']);
+
+  it('come nearer as time goes by', () => {
+    const settings: PlanSettings = {
+      ...crew,
+      crew: {
+        ...crew.crew,
+        hands: [
+          { name: 'Ines', away: [{ fromMin: 60, untilMin: 90 }] },
+          { name: 'Tobias', away: [{ fromMin: 10 }] },
+        ],
+      },
+      waits: [{ operation: 'open:downpipe-turbo', min: 45, why: 'Stuck' }],
+    };
+    const later = agedBy(settings, 40);
+    expect(later.crew.hands).toEqual([
+      { name: 'Ines', away: [{ fromMin: 20, untilMin: 50 }] },
+      { name: 'Tobias', away: [{ fromMin: 0 }] },
+    ]);
+    expect(later.waits[0]?.min).toBe(5);
+    expect(agedBy(settings, 100).crew.hands[0]).toEqual({ name: 'Ines' });
+  });
+
+  it('begin with no more people than find room', () => {
+    expect(usualSettings(['A', 'B', 'C', 'D', 'E']).crew.hands).toHaveLength(3);
   });
 });

@@ -91,15 +91,15 @@ describe('the chain of reasons', () => {
 
   it('has a step begin when the one it names is through, whatever the plan', () => {
     fc.assert(
-      fc.property(randomNet({ most: 14 }), (any) => {
-        const { net, plan } = found(any);
+      fc.property(randomNet({ most: 14 }), (problem) => {
+        const { net, plan } = found(problem);
         for (const step of plan.steps) {
           const chain = chainOf(net, plan, step.operation.id);
           expect(chain[0]?.step).toBe(step);
           for (const [index, link] of chain.entries()) {
             const blamed = chain[index + 1]?.step;
             if (!blamed) continue;
-            const moved = link.step.cause.is === 'machine' ? any.crew.moveMachineMin : 0;
+            const moved = link.step.cause.is === 'machine' ? problem.crew.moveMachineMin : 0;
             expect(link.step.startMin).toBeCloseTo(blamed.endMin + moved, 6);
           }
         }
@@ -138,15 +138,13 @@ describe('slack', () => {
 
   it('lets each step slip by that much and the finish stand, and something always binds it', () => {
     fc.assert(
-      fc.property(randomNet({ most: 14 }), (any) => {
-        const { net, plan } = found(any);
+      fc.property(randomNet({ most: 14 }), (problem) => {
+        const { net, plan } = found(problem);
         const slack = slackOf(net, plan);
         expect(Math.min(...slack.values())).toBeCloseTo(0, 6);
         for (const { operation } of plan.steps) {
           const may = slack.get(operation.id) ?? 0;
-          expect(finishWith({ problem: any }, plan, operation.id, may)).toBeLessThanOrEqual(
-            plan.costs.finishMin + 1e-6,
-          );
+          expect(finishWith({ problem }, plan, operation.id, may)).toBeLessThanOrEqual(plan.costs.finishMin + 1e-6);
         }
       }),
       { numRuns: 120 },

@@ -16,15 +16,15 @@ const LONGEST_STRETCH = 24;
 /**
  * A search for a better order, that can be asked for its best at any time. It begins with several rules, then changes
  * the order little by little: one step elsewhere, a run of steps elsewhere, a stretch put together anew, the machine
- * moved sooner or later; a change for the worse is accepted now and then, less often as it cools (simulated annealing: Kirkpatrick, Gelatt and Vecchi 1983;
- * schedules built serially from lists: Kolisch and Hartmann 1999). The same net and seed give the same orders, however
- * the work is cut into slices.
+ * moved sooner or later; a change for the worse is accepted now and then, less often as it cools (simulated annealing:
+ * Kirkpatrick, Gelatt and Vecchi 1983; schedules built serially from lists: Kolisch and Hartmann 1999). The same net and
+ * seed give the same orders, however the work is cut into slices.
  */
 export class Search {
   readonly #builder: ScheduleBuilder;
   readonly #random;
-  #order: Task[];
-  #objective: number;
+  #order: Task[] = [];
+  #objective = 0;
   #best: readonly Task[];
   /** Before which of the best order the machine is moved early. */
   #bestMoves: ReadonlySet<Task> = new Set();
@@ -58,8 +58,6 @@ export class Search {
     this.#best = best?.order ?? [];
     this.#bestMoves = best?.moves ?? new Set();
     this.#bestCosts = best?.costs ?? this.#builder.costs([]);
-    this.#order = [];
-    this.#objective = 0;
     this.goOnFromBest();
   }
 

@@ -4,6 +4,7 @@ import { compose, templateOf } from '@brisk/core/layouts';
 import { testJob } from '../../testing/fake-server';
 import { openView, pressable, type } from '../../testing/open-job';
 import { CrewPanel } from './crew-panel';
+import { Plan } from './plan';
 import { PlanDraft } from './plan-draft';
 
 const settings = () => TestBed.inject(PlanDraft).settings();
@@ -125,5 +126,65 @@ describe('what counts', () => {
     expect(field()?.value).toBe('13:15');
     await view.change(field(), '');
     expect(settings()?.waits).toEqual([]);
+  });
+});
+
+describe('the plan goes by it', () => {
+  it('plans with the minutes this shop takes, once it has any', async () => {
+    const view = await openView(Plan);
+    await view.press(/Crew and school/);
+    expect(view.element.querySelector('[name=own-minutes]')).toBeNull();
+    view.server.knowledge = {
+      notes: {},
+      troubles: {},
+      minutes: { 'open:battery-negative': { likelyMin: 120, ownMin: 130, times: 9 } },
+    };
+    view.desk.job.update((job) => job && { ...job });
+    await view.settle();
+    const work = () => view.element.querySelectorAll('.sums .figure')[1]?.textContent;
+    const before = work();
+    view.element.querySelector<HTMLInputElement>('[name=own-minutes]')?.click();
+    await view.settle();
+    expect(view.text()).toContain('known for 1 step,');
+    expect(work()).not.toBe(before);
+  });
+
+  it('plans with one more, one less, and somebody who leaves', async () => {
+    const view = await open();
+    const withTwo = TestBed.inject(PlanDraft).now()?.schedule.costs.finishMin ?? 0;
+    const name = view.element.querySelector<HTMLInputElement>('input[name=helper]');
+    if (!name) throw new Error('There is a field for a helper.');
+    name.value = 'Ruth';
+    await view.press('Add');
+    expect(TestBed.inject(PlanDraft).now()?.schedule.costs.finishMin).toBeLessThan(withTwo);
+    await view.press('Without Ines');
+    expect(
+      TestBed.inject(PlanDraft)
+        .settings()
+        ?.crew.hands.map((hand) => hand.name),
+    ).toEqual(['Tobias', 'Ruth']);
+    const leaves = view.element.querySelector<HTMLInputElement>('.people input[type=time]');
+    if (!leaves) throw new Error('There is a time to leave.');
+    leaves.value = '12:00';
+    leaves.dispatchEvent(new Event('change'));
+    await view.settle();
+    const [away] = TestBed.inject(PlanDraft).settings()?.crew.hands[0]?.away ?? [];
+    expect(away?.untilMin).toBeGreaterThan(away?.fromMin ?? Infinity);
+    for (const { people, startMin, endMin } of TestBed.inject(PlanDraft).now()?.schedule.steps ?? [])
+      if (people.includes('Tobias'))
+        expect(endMin <= (away?.fromMin ?? 0) + 1 || startMin >= (away?.untilMin ?? 0) - 1).toBe(true);
+  });
+
+  it('orders by another school', async () => {
+    const view = await openView(CrewPanel);
+    const school = view.element.querySelector('select');
+    if (!school) throw new Error('There is a school.');
+    school.value = 'by-position';
+    school.dispatchEvent(new Event('change'));
+    await view.settle();
+    expect(TestBed.inject(PlanDraft).settings()?.school.order).toBe('by-position');
+    const order = (TestBed.inject(PlanDraft).now()?.schedule.steps ?? []).map(({ operation }) => operation.id);
+    expect(order).toContain('open:oil-pressure');
+    expect(order.indexOf('open:oil-pressure')).toBeLessThan(order.indexOf('open:prop-front'));
   });
 });
