@@ -1,8 +1,8 @@
 import type { LedgerEntry } from '@brisk/core/ledger';
-import { type Schema } from 'yup';
 import { entrySchema } from './entry.js';
-import { count, list, LONGEST, oneOf, record, time } from './fields.js';
+import { count, list, LONGEST, oneOf, time } from './fields.js';
 import { jobSchema, type Job } from './job.js';
+import { record } from './record.js';
 
 export const BUNDLE_FORMAT = 'brisk-ledger-job';
 /**
@@ -22,14 +22,14 @@ export interface Bundle {
   readonly ledger: readonly LedgerEntry[];
 }
 
-export const bundleSchema = record({
-  format: oneOf([BUNDLE_FORMAT] as const),
+export const bundleSchema = record<Bundle>({
+  format: oneOf([BUNDLE_FORMAT]),
   version: count(BUNDLE_VERSION, OLDEST_READ),
   exportedAt: time(),
-  job: jobSchema as Schema<Job>,
+  job: jobSchema,
   ledgerLength: count(LONGEST.ledger),
   ledger: list(entrySchema, LONGEST.ledger),
-}) as unknown as Schema<Bundle>;
+});
 
 /** Why something that is not even shaped like one of our bundles is refused, or undefined when it may be one. */
 export function notOurBundle(value: unknown): string | undefined {

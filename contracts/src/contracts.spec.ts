@@ -1,3 +1,4 @@
+import { check } from './check';
 import type { EntryBody, EntryKind, LedgerEntry } from '@brisk/core/ledger';
 import { TEMPLATES, usualMap } from '@brisk/core/layouts';
 import { crewOf } from '@brisk/core/schedule';
@@ -5,7 +6,6 @@ import { BUNDLE_FORMAT, notOurBundle } from './bundle';
 import { ENTRY_SCHEMAS, entrySchema } from './entry';
 import { newJobSchema } from './job';
 import { connectionMapSchema } from './map';
-import { check } from './problem';
 
 const uuid = '3f0c8a52-8f1e-4d0a-9a51-6a2b1f0e7c11';
 const head = { id: uuid, at: '2026-03-02T07:30:00.000Z', by: 'Ines' };

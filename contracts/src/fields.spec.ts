@@ -1,7 +1,9 @@
+import { check } from './check';
+import { record } from './record';
+
 import fc from 'fast-check';
 import { number, type Schema } from 'yup';
-import { amount, count, id, list, LONGEST, mapOf, name, oneOf, optionalText, record, text, time, uuid } from './fields';
-import { check } from './problem';
+import { amount, count, id, list, LONGEST, mapOf, name, oneOf, optionalText, text, time, uuid } from './fields';
 
 const told = (schema: Schema<unknown>, value: unknown) => {
   const checked = check(schema, value);

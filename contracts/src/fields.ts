@@ -1,11 +1,8 @@
 import './wording.js';
-import { array, mixed, number, object, string, ValidationError, type ObjectShape, type Schema } from 'yup';
+import { array, boolean, mixed, number, string, tuple, ValidationError, type ISchema, type Schema } from 'yup';
 
 /** Lengths that keep a screen readable and a hostile client small. */
 export const LONGEST = { name: 120, text: 2_000, id: 80, list: 600, ledger: 50_000 } as const;
-
-/** A record with exactly these fields. */
-export const record = <Shape extends ObjectShape>(shape: Shape) => object(shape).noUnknown().required();
 
 /** An id as our own maps and clients make them: letters, figures, dash, dot, colon and underscore. */
 export const id = () =>
@@ -14,11 +11,24 @@ export const id = () =>
     .max(LONGEST.id)
     .required();
 
+/** An id that may be left out. */
+export const optionalId = () =>
+  string()
+    .matches(/^[\w.:-]+$/)
+    .max(LONGEST.id)
+    .optional();
+
+/** The two ends of a connection. */
+export const pairOfIds = () => tuple([id(), id()]).required();
+
 /** A client-made entry or job id. */
 export const uuid = () => string().uuid().required();
 
 /** A short name somebody typed. */
 export const name = () => string().trim().min(1).max(LONGEST.name).required();
+
+/** A short name somebody may leave out. */
+export const optionalName = (longest: number = LONGEST.name) => string().trim().max(longest).optional();
 
 /** A sentence or two somebody typed. */
 export const text = () => string().trim().min(1).max(LONGEST.text).required();
@@ -41,9 +51,36 @@ export const count = (most: number, least = 0) => number().integer().min(least).
 /** A measured amount. */
 export const amount = (most: number, least = 0) => number().min(least).max(most).required();
 
-/** A list of at most `most`. */
-export const list = <Item extends Parameters<typeof array>[0]>(item: Item, most: number = LONGEST.list) =>
-  array(item).max(most).required();
+/** A measured amount that may be left out. */
+export const optionalAmount = (most: number, least = 0) => number().min(least).max(most).optional();
+
+/** A measured amount above nought. */
+export const positive = (most: number) => number().moreThan(0).max(most).required();
+
+/** A measured amount above nought that may be left out. */
+export const optionalPositive = (most: number) => number().moreThan(0).max(most).optional();
+
+/** A share of a whole, from nought to one. */
+export const share = () => amount(1);
+
+/** The number of a tag or a bag, where there is one. */
+export const optionalNumber = () => number().integer().min(1).max(100_000).optional();
+
+/** Something that is so or is not so. */
+export const yesOrNo = () => boolean().required();
+
+/** Something that is so, or is not so, or was not said. */
+export const optionalYesOrNo = () => boolean().optional();
+
+/** A list of at least `least` and at most `most`. */
+export const list = <Item>(item: ISchema<Item>, most: number = LONGEST.list, least = 0) => {
+  const bounded = array(item).max(most).required();
+  return least > 0 ? bounded.min(least) : bounded;
+};
+
+/** A list that may be left out. */
+export const optionalList = <Item>(item: ISchema<Item>, most: number = LONGEST.list) =>
+  array(item).max(most).optional().default(undefined);
 
 /** A record whose keys are ids of ours and whose values are all alike: at most `most` of them. */
 export const mapOf = <Value>(value: Schema<Value>, most: number = LONGEST.list) =>

@@ -7,18 +7,54 @@ import {
   STEP_HEIGHTS,
   SYSTEMS,
   ZONES,
+  type Access,
+  type Adaptation,
+  type CheckStep,
+  type Circuit,
+  type Condition,
+  type Connection,
   type ConnectionMap,
+  type FastenerSet,
+  type HoldPoint,
   type JobPlan,
+  type LookAt,
+  type Part,
+  type Powerpack,
+  type Practice,
+  type RefitData,
+  type Route,
+  type StepSpec,
+  type ThreePointMinutes,
+  type TorqueSpec,
 } from '@brisk/core/connection-map';
-import { boolean, mixed, number, string, tuple, type Schema } from 'yup';
-import { amount, count, id, list, name, oneOf, optionalText, record, text } from './fields.js';
+import { mixed, number, string, type ISchema } from 'yup';
+import {
+  amount,
+  count,
+  id,
+  LONGEST,
+  list,
+  name,
+  oneOf,
+  optionalAmount,
+  optionalList,
+  optionalText,
+  optionalYesOrNo,
+  pairOfIds,
+  positive,
+  text,
+} from './fields.js';
+import { either, record, type FieldsOf } from './record.js';
 
-const minutes = () => record({ low: amount(100_000), likely: amount(100_000), high: amount(100_000) });
+const minutes = () =>
+  record<ThreePointMinutes>({ low: amount(100_000), likely: amount(100_000), high: amount(100_000) });
 const hands = () => mixed<1 | 2>().oneOf([1, 2]).required();
 const tools = () => list(name(), 40);
 const cautions = () => list(oneOf(CAUTIONS), 20);
+/** A name that is held to nothing but its length: what it names is looked up by core. */
+const named = () => string().max(LONGEST.id).optional();
 
-const stepShape = {
+const stepFields: FieldsOf<StepSpec> = {
   title: text(),
   station: oneOf(STATIONS),
   height: oneOf(STEP_HEIGHTS),
@@ -28,57 +64,58 @@ const stepShape = {
   cautions: cautions(),
   tip: optionalText(),
 };
-const step = () => record(stepShape);
+const step = () => record<StepSpec>(stepFields);
+const optionalStep = () => step().optional().default(undefined);
+const namedStep = () => record<StepSpec & { readonly id: string }>({ ...stepFields, id: id() });
 
-const access = () =>
-  list(
-    record({
-      open: string().max(80).optional(),
-      removed: string().max(80).optional(),
+const oneAccess = () =>
+  either<Access>(
+    {
+      open: named(),
+      removed: named(),
       why: text(),
-      because: string().oneOf(['access', 'safety', 'load path']).optional(),
-    }).test(
-      'one-of',
-      'access names either a connection to open or a part to remove.',
-      (need) => (need.open === undefined) !== (need.removed === undefined),
-    ),
-    200,
+      because: oneOf(['access', 'safety', 'load path']).optional(),
+    },
+    ({ open, removed }) => (open === undefined) !== (removed === undefined),
+    'access names either a connection to open or a part to remove.',
   );
+const access = () => list(oneAccess(), 200);
 
-const part = record({
+const part = record<Part>({
   id: id(),
   name: name(),
   zone: oneOf(ZONES),
   system: oneOf(SYSTEMS),
-  massKg: number().min(0).max(100_000).optional(),
-  ridesWith: string().max(80).optional(),
-  removal: step().optional().default(undefined),
+  massKg: optionalAmount(100_000),
+  ridesWith: named(),
+  removal: optionalStep(),
 });
 
-const torque = record({
-  targetNm: number().moreThan(0).max(10_000).required(),
-  angleDeg: number().min(0).max(720).optional(),
-  after: list(record({ connection: id(), why: text() }), 100)
+type TorqueAfter = NonNullable<TorqueSpec['after']>[number];
+const torque = () =>
+  record<TorqueSpec>({
+    targetNm: positive(10_000),
+    angleDeg: optionalAmount(720),
+    after: optionalList(record<TorqueAfter>({ connection: id(), why: text() }), 100),
+  })
     .optional()
-    .default(undefined),
-})
-  .optional()
-  .default(undefined);
+    .default(undefined);
 
 /** One kind of fastener of a joint. */
-export const fastenerSet = record({
-  count: count(1_000, 1),
-  what: name(),
-  note: optionalText(),
-  singleUse: boolean().optional(),
-  washers: list(name(), 10).optional().default(undefined),
-});
+export const fastenerSet = () =>
+  record<FastenerSet>({
+    count: count(1_000, 1),
+    what: name(),
+    note: optionalText(),
+    singleUse: optionalYesOrNo(),
+    washers: optionalList(name(), 10),
+  });
 
-const connection = record({
+const connection = record<Connection>({
   id: id(),
   name: name(),
   kind: oneOf(CONNECTION_KINDS),
-  between: tuple([id(), id()]).required(),
+  between: pairOfIds(),
   system: oneOf(SYSTEMS),
   station: oneOf(STATIONS),
   height: oneOf(STEP_HEIGHTS),
@@ -86,105 +123,102 @@ const connection = record({
   tools: tools(),
   minutes: minutes(),
   cautions: cautions(),
-  fasteners: list(fastenerSet, 40),
+  fasteners: list(fastenerSet(), 40),
   needs: list(id(), 40),
   access: access(),
-  circuit: string().max(80).optional(),
-  carriesLoad: boolean().optional(),
+  circuit: named(),
+  carriesLoad: optionalYesOrNo(),
   tip: optionalText(),
-  refit: record({ minutes: minutes(), torque, beforeLowering: optionalText(), note: optionalText() }),
+  refit: record<RefitData>({
+    minutes: minutes(),
+    torque: torque(),
+    beforeLowering: optionalText(),
+    note: optionalText(),
+  }),
 });
 
-const condition = record({
+const condition = record<Condition>({
   id: id(),
   name: name(),
-  established: record({
-    by: oneOf(['connection', 'step'] as const),
-    connection: string().max(80).optional(),
-    step: step().optional().default(undefined),
-    access: access().optional().default(undefined),
-  }).test('whole', 'A condition comes about by opening a connection, or by a step with its access.', (how) =>
-    how.by === 'connection' ? how.connection !== undefined : how.step !== undefined && how.access !== undefined,
+  established: either<Condition['established']>(
+    {
+      by: oneOf(['connection', 'step']),
+      connection: named(),
+      step: optionalStep(),
+      access: optionalList(oneAccess(), 200),
+    },
+    (how) => (how.by === 'connection' ? how.connection !== undefined : how.step !== undefined && !!how.access),
+    'A condition comes about by opening a connection, or by a step with its access.',
   ),
-  makeSafe: boolean().optional(),
-  takesLoad: boolean().optional(),
-  released: step().optional().default(undefined),
+  makeSafe: optionalYesOrNo(),
+  takesLoad: optionalYesOrNo(),
+  released: optionalStep(),
 });
 
-const circuit = record({
+const circuit = record<Circuit>({
   id: id(),
   name: name(),
   fluid: name(),
   capacityL: amount(1_000),
   drainsL: amount(1_000),
-  drain: record({ ...stepShape, needs: list(id(), 40), access: access() }),
+  drain: record<Circuit['drain']>({ ...stepFields, needs: list(id(), 40), access: access() }),
   fill: step(),
 });
 
-const namedStep = () => record({ ...stepShape, id: id() });
+const holdPoint = record<HoldPoint>({
+  id: oneOf(HOLD_POINTS),
+  name: name(),
+  confirmations: list(record<HoldPoint['confirmations'][number]>({ id: id(), words: text() }), 40),
+});
+
+const route = record<Route>({
+  id: id(),
+  name: name(),
+  powerpacks: optionalList(id(), 40),
+  blockedBy: list(record<Route['blockedBy'][number]>({ part: id(), why: text() }), 200),
+  opensToo: optionalList(record<NonNullable<Route['opensToo']>[number]>({ connection: id(), why: text() }), 200),
+  supports: list(id(), 40),
+  liftSteps: list(namedStep(), 60),
+  lowerSteps: list(namedStep(), 60),
+});
 
 /** A whole connection map, field by field. What its fields mean together is checked by core’s `problemsOf`. */
-export const connectionMapSchema = record({
+export const connectionMapSchema = record<ConnectionMap>({
   layout: id(),
   name: name(),
-  bay: string().oneOf(BAYS).optional(),
+  bay: oneOf(BAYS).optional(),
   body: id(),
   parts: list(part),
   connections: list(connection),
   conditions: list(condition, 200),
   circuits: list(circuit, 100),
-  holdPoints: list(
-    record({ id: oneOf(HOLD_POINTS), name: name(), confirmations: list(record({ id: id(), words: text() }), 40) }),
-    20,
-  ),
-  powerpacks: list(record({ id: id(), name: name(), roots: list(id(), 200) }), 40),
-  routes: list(
-    record({
-      id: id(),
-      name: name(),
-      powerpacks: list(id(), 40).optional().default(undefined),
-      blockedBy: list(record({ part: id(), why: text() }), 200),
-      opensToo: list(record({ connection: id(), why: text() }), 200)
-        .optional()
-        .default(undefined),
-      supports: list(id(), 40),
-      liftSteps: list(namedStep(), 60),
-      lowerSteps: list(namedStep(), 60),
-    }),
-    40,
-  ),
+  holdPoints: list(holdPoint, 20),
+  powerpacks: list(record<Powerpack>({ id: id(), name: name(), roots: list(id(), 200) }), 40),
+  routes: list(route, 40),
   checks: list(
-    record({ ...stepShape, id: id(), when: oneOf(['before-start', 'after-start', 'handover'] as const) }),
+    record<CheckStep>({ ...stepFields, id: id(), when: oneOf(['before-start', 'after-start', 'handover']) }),
     100,
   ),
-}) as unknown as Schema<ConnectionMap>;
+});
+
+const practice: ISchema<Practice | undefined> = record<Practice>({
+  along: optionalList(id()),
+  stays: optionalList(id()),
+  offFirst: optionalList(id()),
+})
+  .optional()
+  .default(undefined);
 
 /** What a crew set out to do: the map, and the powerpack and route chosen on it. */
-export const jobPlanSchema = record({
-  map: connectionMapSchema as Schema<ConnectionMap>,
+export const jobPlanSchema = record<JobPlan>({
+  map: connectionMapSchema,
   powerpack: id(),
   route: id(),
-  practice: record({
-    along: list(id()).optional().default(undefined),
-    stays: list(id()).optional().default(undefined),
-    offFirst: list(id()).optional().default(undefined),
-  })
-    .optional()
-    .default(undefined),
-  lookAt: list(record({ about: id(), question: text(), taken: text() }), 100)
-    .optional()
-    .default(undefined),
-  adaptations: list(
-    record({
-      id: id(),
-      title: text(),
-      minutes: minutes(),
-      connection: string().max(80).optional(),
-      tip: optionalText(),
-    }),
-  )
-    .optional()
-    .default(undefined),
-  leftOff: list(id()).optional().default(undefined),
+  practice,
+  lookAt: optionalList(record<LookAt>({ about: id(), question: text(), taken: text() }), 100),
+  adaptations: optionalList(
+    record<Adaptation>({ id: id(), title: text(), minutes: minutes(), connection: named(), tip: optionalText() }),
+  ),
+  leftOff: optionalList(id()),
   rules: number().integer().min(1).max(1_000).optional(),
-}) as unknown as Schema<JobPlan>;
+});

@@ -1,4 +1,4 @@
-import { ValidationError, type Schema } from 'yup';
+import type { FieldError } from './check.js';
 
 /** What an error is, for programs; `detail` says it for people. Problem details of RFC 9457. */
 export const PROBLEMS = [
@@ -18,12 +18,6 @@ export const PROBLEMS = [
 ] as const;
 export type ProblemKind = (typeof PROBLEMS)[number];
 
-/** One field at fault and why. */
-export interface FieldError {
-  readonly field: string;
-  readonly words: string;
-}
-
 export interface Problem {
   readonly type: `urn:brisk-ledger:${ProblemKind}`;
   readonly title: string;
@@ -34,20 +28,4 @@ export interface Problem {
   readonly position?: number;
   /** With `stale-revision`: which revision stands. */
   readonly revision?: number;
-}
-
-/** A value that fits, or every field at fault. */
-export type Checked<T> = { readonly value: T } | { readonly errors: readonly FieldError[] };
-
-/** Holds `value` against `schema` without changing it, so that "7" is not taken for 7. Each field is told of once. */
-export function check<T>(schema: Schema<T>, value: unknown): Checked<T> {
-  try {
-    return { value: schema.validateSync(value, { strict: true, abortEarly: false }) };
-  } catch (error) {
-    if (!(error instanceof ValidationError)) throw error;
-    const words = new Map<string, string>();
-    for (const { path = '', message, type } of error.inner.length > 0 ? error.inner : [error])
-      if (!words.has(path) || type === 'required') words.set(path, message.charAt(0).toUpperCase() + message.slice(1));
-    return { errors: [...words].slice(0, 20).map(([field, said]) => ({ field, words: said })) };
-  }
 }

@@ -1,9 +1,10 @@
 import type { ConnectionMap } from '@brisk/core/connection-map';
-import type { InspectionSheet } from '@brisk/core/donor';
+import type { Finding, Inspection, InspectionSheet } from '@brisk/core/donor';
 import type { ShopTool } from '@brisk/core/planning';
-import { boolean, number, type Schema } from 'yup';
-import { amount, count, id, list, name, optionalText, record, text } from './fields.js';
+import { number } from 'yup';
+import { amount, count, id, list, name, optionalText, optionalYesOrNo, text, yesOrNo } from './fields.js';
 import { connectionMapSchema } from './map.js';
+import { record } from './record.js';
 import { choicesSchema, type Choices } from './swap.js';
 
 /** A map the shop keeps for its next job on such a machine. */
@@ -40,63 +41,68 @@ export interface ToKeep<Document> {
   readonly document: Document;
 }
 
-export const shopTemplateSchema = record({
-  revision: count(10_000_000),
-  document: record({
+const revision = () => count(10_000_000);
+
+export const shopTemplateSchema = record<ToKeep<ShopTemplate>>({
+  revision: revision(),
+  document: record<ShopTemplate>({
     id: id(),
     name: name(),
     layout: id(),
     choices: choicesSchema(),
-    map: connectionMapSchema as Schema<ConnectionMap>,
+    map: connectionMapSchema,
   }),
-}) as unknown as Schema<ToKeep<ShopTemplate>>;
+});
 
 const points = () => number().integer().min(-200).max(200).required();
 
-export const inspectionSheetSchema = record({
-  revision: count(10_000_000),
-  document: record({
+export const inspectionSheetSchema = record<ToKeep<InspectionSheet>>({
+  revision: revision(),
+  document: record<InspectionSheet>({
     goodFrom: amount(400),
     closerFrom: amount(400),
     unseen: points(),
     inspections: list(
-      record({
+      record<Inspection>({
         id: id(),
         question: text(),
         look: text(),
         findings: list(
-          record({
+          record<Finding>({
             id: id(),
             words: text(),
             weight: points(),
             reason: text(),
             next: optionalText(),
-            stop: boolean().optional(),
+            stop: optionalYesOrNo(),
           }),
           20,
-        ).min(1),
+          1,
+        ),
       }),
       60,
-    ).min(1),
+      1,
+    ),
   }).test(
     'rising',
     'A good bet has to ask for more points than a closer look.',
     ({ goodFrom, closerFrom }) => goodFrom > closerFrom,
   ),
-}) as unknown as Schema<ToKeep<InspectionSheet>>;
+});
 
 /** What a shop has of the tools that not every shop has, and where it gets the rest. */
 export interface ToolList {
   readonly tools: readonly ShopTool[];
 }
 
-export const toolListSchema = record({
-  revision: count(10_000_000),
-  document: record({
-    tools: list(record({ tool: name(), here: boolean().required(), hire: optionalText() }), 400).test(
+export const toolListSchema = record<ToKeep<ToolList>>({
+  revision: revision(),
+  document: record<ToolList>({
+    tools: list(record<ShopTool>({ tool: name(), here: yesOrNo(), hire: optionalText() }), 400).test(
       'once',
       'A tool stands on the list twice.',
-      (tools) => new Set((tools as readonly ShopTool[]).map(({ tool }) => tool)).size === tools.length,
+      // Looked at before the tools themselves are, so that one may be anything yet.
+      (tools: readonly (ShopTool | null)[]) => new Set(tools.map((one) => one?.tool)).size === tools.length,
     ),
   }),
-}) as unknown as Schema<ToKeep<ToolList>>;
+});

@@ -1,11 +1,12 @@
 import type { Found } from '@brisk/core/donor';
 import { DECISIONS, FITS, type Decisions, type PulledItems } from '@brisk/core/swap';
-import { boolean, number, string, type Schema } from 'yup';
-import { id, mapOf, name, oneOf, optionalText, record } from './fields.js';
+import { number } from 'yup';
+import { id, mapOf, name, oneOf, optionalAmount, optionalText, optionalYesOrNo } from './fields.js';
+import { record } from './record.js';
 
 /** What was chosen, option by option; whether a layout offers it is for core to say. */
 export type Choices = Readonly<Record<string, string>>;
-export const choicesSchema = () => mapOf(id() as Schema<string>, 60);
+export const choicesSchema = () => mapOf(id(), 60);
 
 const cents = () => number().integer().min(0).max(1_000_000_000).optional();
 const price = { priceCents: cents(), coreChargeCents: cents() };
@@ -26,8 +27,8 @@ export interface Swap {
   readonly pulled: PulledItems;
 }
 
-export const swapSchema = record({
-  donor: record({
+export const swapSchema = record<Swap>({
+  donor: record<Swap['donor']>({
     name: name(),
     layout: id(),
     choices: choicesSchema(),
@@ -35,21 +36,21 @@ export const swapSchema = record({
     note: optionalText(),
     ...price,
   }),
-  found: mapOf(id() as Schema<string>, 200),
+  found: mapOf(id(), 200),
   decisions: mapOf(
-    record({
+    record<Decisions[string]>({
       decision: oneOf(DECISIONS),
       note: optionalText(),
-      minutes: number().min(0).max(100_000).optional(),
+      minutes: optionalAmount(100_000),
       ...price,
-    }) as Schema<unknown>,
+    }),
   ),
   pulled: mapOf(
-    record({
-      got: boolean().optional(),
-      fit: string().oneOf(FITS).optional(),
+    record<PulledItems[string]>({
+      got: optionalYesOrNo(),
+      fit: oneOf(FITS).optional(),
       note: optionalText(),
       ...price,
-    }) as Schema<unknown>,
+    }),
   ),
 });

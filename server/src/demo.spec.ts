@@ -1,7 +1,7 @@
+import { check } from '@brisk/contracts/check';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { bundleSchema, type Bundle } from '@brisk/contracts/bundle';
-import { check } from '@brisk/contracts/problem';
 import { toolListSchema, type ToolList } from '@brisk/contracts/shop';
 import type { JobPlan } from '@brisk/core/connection-map';
 import { foldLedger, openItems, replay, startOf, stopOf, type JobState } from '@brisk/core/ledger';

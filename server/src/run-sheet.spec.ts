@@ -1,10 +1,11 @@
+import { HALVES } from '@brisk/core/teardown';
 import { randomUUID } from 'node:crypto';
 import type { Job } from '@brisk/contracts/job';
 import type { Kept, ToolList } from '@brisk/contracts/shop';
 import type { Problem } from '@brisk/contracts/problem';
 import { waysOut } from '@brisk/core/connection-map';
 import { TEMPLATES, usualMap } from '@brisk/core/layouts';
-import { foldLedger, HALVES } from '@brisk/core/ledger';
+import { foldLedger } from '@brisk/core/ledger';
 import { orderOf, planned, usualSettings } from '@brisk/core/planning';
 import { pdfOf } from './printing/pdf.js';
 import { sheetDocument } from './run-sheet/sheet-document.js';

@@ -1,5 +1,6 @@
 import type { Station } from '../connection-map/index.js';
 import type { JobState, Photo } from '../ledger/index.js';
+import { halfOf } from '../teardown/index.js';
 import { answersAll, wordsAsked } from './words.js';
 
 /** What is asked of the photos of a job; whatever is absent does not matter. */
@@ -85,7 +86,7 @@ function connectionOf(state: JobState, { pinnedTo }: Photo): string | undefined 
 function whenOf(state: JobState, { pinnedTo }: Photo): ShownPhoto['when'] {
   const phase = pinnedTo.operation === undefined ? undefined : state.work.operations.get(pinnedTo.operation)?.phase;
   if (phase === undefined) return 'other';
-  return phase === 'strip' || phase === 'lift' ? 'out' : 'back';
+  return halfOf(phase);
 }
 
 function textOf({ title, parts, photo }: ShownPhoto): string {

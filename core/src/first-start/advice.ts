@@ -10,6 +10,14 @@ import {
 export const START_RESULTS = ['no-crank', 'cranks', 'fires-and-dies', 'runs-rough', 'runs'] as const;
 export type StartResult = (typeof START_RESULTS)[number];
 
+export const RESULT_WORDS: Readonly<Record<StartResult, string>> = {
+  'no-crank': 'Does not turn',
+  cranks: 'Turns, no fire',
+  'fires-and-dies': 'Fires and dies',
+  'runs-rough': 'Runs rough',
+  runs: 'Runs',
+};
+
 /** One burst on the starter, as measured at the battery. */
 export interface StartAttempt {
   readonly at: string;

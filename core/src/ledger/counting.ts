@@ -1,9 +1,12 @@
 import type { Connection, ConnectionId, FastenerSet } from '../connection-map/index.js';
 import { readFastener, type Home } from '../fasteners/index.js';
 import { operationId } from '../teardown/index.js';
-import type { Keeping } from './entry.js';
+import type { LooseBolt } from './entries/fasteners/bolt-found.js';
+import type { Accepted } from './entries/fasteners/count-accepted.js';
+import type { Keeping } from './entries/fasteners/keeping-chosen.js';
+import type { GroundCheck } from './entries/start/ground-checked.js';
 import { isDone } from './reading.js';
-import type { Accepted, JobState, LooseBolt } from './state.js';
+import type { JobState } from './state.js';
 
 /**
  * The edition of the rules that new jobs are held to. From the second on a set has to come out even before its final
@@ -143,7 +146,7 @@ export interface Ground {
   readonly connection: Connection;
   readonly tag?: number;
   readonly closed: boolean;
-  readonly check?: JobState['grounds'] extends ReadonlyMap<string, infer Check> ? Check : never;
+  readonly check?: GroundCheck;
 }
 
 /** Grounds opened on this job, in map order: a forgotten one gives faults that look like something else. */

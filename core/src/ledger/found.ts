@@ -1,5 +1,5 @@
 import type { Connection } from '../connection-map/index.js';
-import type { FoundConnection } from './entry.js';
+import type { FoundConnection } from './entries/map/connection-found.js';
 
 /** A found connection as the map holds it, with the plainest guesses for what nobody has measured yet. */
 export function asFound({ id, name, kind, between, station, height }: FoundConnection): Connection {

@@ -3,9 +3,44 @@
  * and why not. Server and web fold the same entries with the same function, so they cannot disagree. Nothing here
  * reads a clock; times come with the entries.
  */
-export * from './entry.js';
-export type * from './state.js';
-export { canApply, replay, waitsFor, type Replay } from './can-apply.js';
+export type { BodyOf, EntryBody, EntryKind, LedgerEntry } from './entry.js';
+export type { EntryHead } from './entries/entry-rules.js';
+export { ENTRY_KINDS } from './entries/registry.js';
+export type { LooseBolt } from './entries/fasteners/bolt-found.js';
+export type { Accepted } from './entries/fasteners/count-accepted.js';
+export { countMismatches, type Bag, type FastenerCount } from './entries/fasteners/fasteners-counted.js';
+export {
+  CONDITION_WORDS,
+  CONDITIONS_OF_FASTENER,
+  type FastenerCondition,
+  type Judgement,
+} from './entries/fasteners/fasteners-judged.js';
+export { KEEPING_WORDS, KEEPINGS, type Keeping } from './entries/fasteners/keeping-chosen.js';
+export type { Litres } from './entries/fluids/fluid-measured.js';
+export type { FoundConnection } from './entries/map/connection-found.js';
+export type { LeftAsItIs } from './entries/map/left-on-purpose.js';
+export type { PartToOrder } from './entries/parts/part-needed.js';
+export type { Photo } from './entries/photos/photo-taken.js';
+export type { FollowedPlan, Pin, PlanFollowed, PlanSettings, Wait } from './entries/plan/plan-followed.js';
+export type { Note } from './entries/record/noted.js';
+export type { GroundCheck } from './entries/start/ground-checked.js';
+export type { Issue } from './entries/start/issue-opened.js';
+export type { Attempt } from './entries/start/start-attempted.js';
+export { SKIP_MODES, type SkipMode } from './entries/steps/operation-skipped.js';
+export {
+  MEANS,
+  MEANS_WORDS,
+  TROUBLE_WORDS,
+  TROUBLES,
+  type Means,
+  type Struggle,
+  type Trouble,
+} from './entries/steps/operation-stuck.js';
+export type { TorqueReading } from './entries/torque/torque-read.js';
+export { entryWords } from './entry-words.js';
+export type { JobState, Mark, Progress } from './state.js';
+export { canApply, replay, type Replay } from './can-apply.js';
+export { waitsFor } from './waits-for.js';
 export type { Refusal } from './refusal.js';
 export { extend, foldLedger, startOf } from './fold.js';
 export { gateOf, type Blocker, type Gate } from './gates.js';
@@ -27,14 +62,16 @@ export {
   type LeftAndMissing,
   type SetCount,
 } from './counting.js';
-export { fastenerCount, nextBag, nextTag, renumbered, wantsTag } from './numbers.js';
+export { fastenerCount, nextBag, nextTag, wantsTag } from './numbers.js';
+export { renumbered } from './renumbered.js';
 export { fastenersToBuy, type FastenersToBuy } from './shopping.js';
 export { soakingSteps, type Soaking } from './soaking.js';
-export { countMismatches, openItems, type OpenItem } from './open-items.js';
+export type { OpenItem } from './open-item.js';
+export { openItems } from './open-items.js';
+export { STOP_WORDS, STOPS, type Stop } from './stops.js';
 export { lastEntriesOf } from './last-entries.js';
 export { LONGEST_STRETCH_MIN, minutesByOperation, minutesByStop } from './phase-time.js';
 export {
-  STOPS,
   carrying,
   conditionsInForce,
   hasRun,
@@ -53,7 +90,6 @@ export {
   unsettled,
   type Holding,
   type SingleUse,
-  type Stop,
 } from './reading.js';
 export { nextUp, possibleNow, runSheet, type NextUp, type RunSheet } from './run-sheet.js';
 export { lostBy } from './plan-change.js';

@@ -1,5 +1,4 @@
 import type { Connection, FastenerSet } from '../connection-map/index.js';
-import type { LedgerEntry } from './entry.js';
 import type { JobState } from './state.js';
 
 /** The next bag number nobody has used on this job. */
@@ -20,20 +19,4 @@ export function wantsTag({ kind }: Connection): boolean {
 /** How many fasteners there are in `sets`. */
 export function fastenerCount(sets: readonly FastenerSet[]): number {
   return sets.reduce((sum, { count }) => sum + count, 0);
-}
-
-/**
- * `entry` with the next free number where somebody else was quicker with the one it has: a bag or a tag. The entry
- * itself where its number is free, or it has none.
- */
-export function renumbered(state: JobState, entry: LedgerEntry): LedgerEntry {
-  if (entry.kind === 'fasteners-counted' && entry.direction === 'out' && entry.bag !== undefined)
-    return [...state.bags].some(([id, { out }]) => id !== entry.connection && out?.bag === entry.bag)
-      ? { ...entry, bag: nextBag(state) }
-      : entry;
-  if (entry.kind === 'tagged')
-    return [...state.tags].some(([id, tag]) => id !== entry.connection && tag === entry.tag)
-      ? { ...entry, tag: nextTag(state) }
-      : entry;
-  return entry;
 }

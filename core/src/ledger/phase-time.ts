@@ -1,7 +1,8 @@
-import { operationId, type OperationId } from '../teardown/index.js';
+import type { OperationId } from '../teardown/index.js';
+import { rulesOf } from './entries/registry.js';
 import type { LedgerEntry } from './entry.js';
-import { STOPS, type Stop } from './reading.js';
 import type { JobState } from './state.js';
+import { STOPS, type Stop } from './stops.js';
 
 /** A gap longer than this between two entries of one person is a break, not work. */
 export const LONGEST_STRETCH_MIN = 90;
@@ -14,7 +15,7 @@ export function minutesByStop(state: JobState): ReadonlyMap<Stop, number> {
   const minutes = new Map<Stop, number>(STOPS.map((stop) => [stop, 0]));
   for (const { entry, workedMin } of stretches(state)) {
     const spent = workedMin ?? likelyMinutes(state, entry);
-    const stop = stopOfEntry(state, entry);
+    const stop = rulesOf(entry.kind).stop(state, entry);
     minutes.set(stop, (minutes.get(stop) ?? 0) + spent);
   }
   return minutes;
@@ -30,18 +31,16 @@ export function minutesByOperation(state: JobState): ReadonlyMap<OperationId, nu
   const unknown = new Set<OperationId>();
   for (const { entry, workedMin } of stretches(state)) {
     const { by } = entry;
-    const aboutStep = entry.kind === 'operation-done' || entry.kind === 'operation-stuck';
+    const are = rulesOf(entry.kind).minutes;
+    const [step] = are === 'of-the-step' ? (rulesOf(entry.kind).binds?.(entry).operations ?? []) : [];
     // Whatever somebody writes first of all, but for a step, is where their work begins.
-    const begins = !pending.has(by) && !aboutStep;
+    const begins = !pending.has(by) && step === undefined;
     const before = pending.has(by) ? pending.get(by) : 0;
     const spent = begins ? 0 : workedMin === undefined || before === undefined ? undefined : before + workedMin;
-    pending.set(by, spent);
-    if (entry.kind === 'height-set' || entry.kind === 'hold-point-signed') pending.set(by, 0);
-    if (!aboutStep) continue;
-    pending.set(by, 0);
-    if (state.corrected.has(entry.id)) continue;
-    if (spent === undefined) unknown.add(entry.operation);
-    else minutes.set(entry.operation, (minutes.get(entry.operation) ?? 0) + spent);
+    pending.set(by, are === 'of-the-step' || are === 'by-itself' ? 0 : spent);
+    if (step === undefined || state.corrected.has(entry.id)) continue;
+    if (spent === undefined) unknown.add(step);
+    else minutes.set(step, (minutes.get(step) ?? 0) + spent);
   }
   for (const id of minutes.keys()) if (unknown.has(id) || state.progress.get(id)?.is !== 'done') minutes.delete(id);
   return minutes;
@@ -54,7 +53,7 @@ function* stretches(state: JobState): Iterable<{ readonly entry: LedgerEntry; re
     const at = Date.parse(entry.at);
     const before = lastBy.get(entry.by);
     lastBy.set(entry.by, at);
-    if (entry.kind === 'work-resumed') {
+    if (rulesOf(entry.kind).minutes === 'a-break') {
       yield { entry, workedMin: 0 };
       continue;
     }
@@ -63,42 +62,6 @@ function* stretches(state: JobState): Iterable<{ readonly entry: LedgerEntry; re
   }
 }
 
-function operationOf(state: JobState, entry: LedgerEntry) {
-  if (!('operation' in entry) || entry.operation === undefined) return undefined;
-  return state.work.operations.get(entry.operation);
-}
-
 function likelyMinutes(state: JobState, entry: LedgerEntry): number {
-  return entry.kind === 'operation-done' ? (operationOf(state, entry)?.minutes.likely ?? 0) : 0;
-}
-
-function stopOfEntry(state: JobState, entry: LedgerEntry): Stop {
-  const phase = operationOf(state, entry)?.phase;
-  if (phase) return phase;
-  switch (entry.kind) {
-    case 'hold-point-signed':
-      return state.work.operations.get(operationId.hold(entry.holdPoint))?.phase ?? 'strip';
-    case 'part-needed':
-    case 'part-arrived':
-      return 'bench';
-    case 'torque-read':
-    case 'torque-accepted':
-      return 'refit';
-    case 'fasteners-counted':
-    case 'fluid-measured':
-      return entry.direction === 'out' ? 'strip' : 'refit';
-    case 'start-attempted':
-    case 'issue-opened':
-    case 'issue-sorted':
-    case 'issue-closed':
-      return 'first-start';
-    case 'ground-checked':
-      return 'first-start';
-    case 'plan-followed':
-      return 'plan';
-    case 'handed-over':
-      return 'handover';
-    default:
-      return 'strip';
-  }
+  return entry.kind === 'operation-done' ? (state.work.operations.get(entry.operation)?.minutes.likely ?? 0) : 0;
 }

@@ -1,5 +1,7 @@
 import type { JobPlan } from '../connection-map/index.js';
+import { sentence } from '../words/index.js';
 import { workOf } from '../work/index.js';
+import { rulesOf } from './entries/registry.js';
 import { foldLedger } from './fold.js';
 import type { JobState } from './state.js';
 
@@ -9,24 +11,19 @@ import type { JobState } from './state.js';
  */
 export function lostBy(state: JobState, plan: JobPlan): readonly string[] {
   const work = workOf(plan, foldLedger(plan, state.entries).found);
+  const circuits = new Set(work.plan.map.circuits.map(({ id }) => id));
   const lost = new Set<string>();
-  for (const id of state.progress.keys()) {
-    const title = state.work.operations.get(id)?.title ?? id;
-    if (!work.operations.has(id)) lost.add(`“${title}” is recorded already; it has to stay in the plan.`);
+  for (const entry of state.entries) {
+    if (state.corrected.has(entry.id)) continue;
+    const bound = rulesOf(entry.kind).binds?.(entry) ?? {};
+    const stays = (name: string) => `${sentence(name)} has been ${bound.been} already; it has to stay on the map.`;
+    for (const id of bound.operations ?? [])
+      if (!work.operations.has(id))
+        lost.add(`“${state.work.operations.get(id)?.title ?? id}” is recorded already; it has to stay in the plan.`);
+    for (const id of bound.connections ?? [])
+      if (!work.connections.has(id)) lost.add(stays(state.work.connections.get(id)?.name ?? id));
+    for (const id of bound.circuits ?? [])
+      if (!circuits.has(id)) lost.add(stays(state.work.plan.map.circuits.find((one) => one.id === id)?.name ?? id));
   }
-  const named: readonly (readonly [string, ReadonlyMap<string, unknown>])[] = [
-    ['counted', state.bags],
-    ['tagged', state.tags],
-    ['torqued', state.torques],
-    ['left as it is', state.leftAsItIs],
-    ['drawn', state.patterns],
-    ['looked at', state.grounds],
-    ['judged', state.judged],
-    ['described', state.sets],
-  ];
-  for (const [what, connections] of named)
-    for (const id of connections.keys())
-      if (!work.connections.has(id))
-        lost.add(`${state.work.connections.get(id)?.name ?? id} has been ${what} already; it has to stay on the map.`);
   return [...lost];
 }

@@ -8,10 +8,7 @@ import {
 } from '../connection-map/index.js';
 import { operationId, type Operation, type OperationId, type WorkPhase } from '../teardown/index.js';
 import type { JobState } from './state.js';
-
-/** The eight stops of a job's journey. */
-export const STOPS = ['survey', 'plan', 'strip', 'lift', 'bench', 'refit', 'first-start', 'handover'] as const;
-export type Stop = (typeof STOPS)[number];
+import { STOPS, type Stop } from './stops.js';
 
 /** Whether `operation` has been done. */
 export function isDone(state: JobState, operation: OperationId): boolean {
@@ -156,7 +153,12 @@ export function stopOf(state: JobState): Stop {
 
 /** Whether the powerpack is still in: what counts is what holds it, and no longer so once it has been lifted. */
 export function onTheWayOut(state: JobState): boolean {
-  return ['plan', 'strip', 'lift'].includes(stopOf(state));
+  return STOPS.indexOf(stopOf(state)) <= STOPS.indexOf('lift');
+}
+
+/** Whether the powerpack is out and set down. */
+export function allLifted(state: JobState): boolean {
+  return [...state.work.operations.values()].every(({ id, phase }) => phase !== 'lift' || isDone(state, id));
 }
 
 /** Steps that got stuck and have not been finished since, in map order. */

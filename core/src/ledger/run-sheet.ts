@@ -8,10 +8,10 @@ import {
   type Orderer,
   type Setup,
 } from '../schedule/index.js';
-import type { Operation, OperationId, WorkPhase } from '../teardown/index.js';
-import { waitsFor } from './can-apply.js';
+import { halfOf, PHASES, type Operation, type OperationId, type WorkPhase } from '../teardown/index.js';
 import { heightNeeded, isDone, unsettled } from './reading.js';
 import type { JobState } from './state.js';
+import { waitsFor } from './waits-for.js';
 
 /** The work that is left, in the order it is proposed. */
 export interface RunSheet {
@@ -32,11 +32,9 @@ export interface NextUp {
   readonly then: readonly Operation[];
 }
 
-const PHASES: readonly WorkPhase[] = ['strip', 'lift', 'refit', 'first-start', 'handover'];
-
 /** By the plan the crew follows, or grouped by place where it follows none. */
 function ordererFor(state: JobState, phase: WorkPhase): Orderer {
-  const plan = state.plans.get(phase === 'strip' || phase === 'lift' ? 'out' : 'back');
+  const plan = state.plans.get(halfOf(phase));
   return plan ? followedOrder(plan.order) : groupedOrder;
 }
 

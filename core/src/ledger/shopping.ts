@@ -1,5 +1,5 @@
 import type { Connection } from '../connection-map/index.js';
-import type { FastenerCondition } from './entry.js';
+import type { FastenerCondition } from './entries/fasteners/fasteners-judged.js';
 import { leftAndMissing, setsOf } from './counting.js';
 import { singleUseOpened } from './reading.js';
 import type { JobState } from './state.js';

@@ -1,6 +1,7 @@
 import type { Operation } from '../teardown/index.js';
 import { stuckSteps } from './reading.js';
-import type { JobState, Struggle } from './state.js';
+import type { Struggle } from './entries/steps/operation-stuck.js';
+import type { JobState } from './state.js';
 
 /** A stuck step that was left to soak. */
 export interface Soaking {

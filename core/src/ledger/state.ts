@@ -6,15 +6,27 @@ import type {
   JobPlan,
   MachineHeight,
 } from '../connection-map/index.js';
-import type { BoltPattern, MeasuredBolt } from '../fasteners/index.js';
-import type { IssueSort, StartAttempt } from '../first-start/index.js';
-import type { PhotoMark, PinnedTo } from '../photos/index.js';
-import type { WorkOrder } from '../schedule/index.js';
-import type { OperationId } from '../teardown/index.js';
-import type { TorqueVerdict } from '../torque/index.js';
-import type { TorqueReadingAsRead } from '../units/index.js';
+import type { BoltPattern } from '../fasteners/index.js';
+import type { Half, OperationId } from '../teardown/index.js';
 import type { Work } from '../work/index.js';
-import type { FastenerCondition, Half, Keeping, LedgerEntry, Means, PlanSettings, SkipMode, Trouble } from './entry.js';
+import type { LooseBolt } from './entries/fasteners/bolt-found.js';
+import type { Accepted } from './entries/fasteners/count-accepted.js';
+import type { Bag } from './entries/fasteners/fasteners-counted.js';
+import type { Judgement } from './entries/fasteners/fasteners-judged.js';
+import type { Keeping } from './entries/fasteners/keeping-chosen.js';
+import type { Litres } from './entries/fluids/fluid-measured.js';
+import type { LeftAsItIs } from './entries/map/left-on-purpose.js';
+import type { PartToOrder } from './entries/parts/part-needed.js';
+import type { Photo } from './entries/photos/photo-taken.js';
+import type { FollowedPlan } from './entries/plan/plan-followed.js';
+import type { Note } from './entries/record/noted.js';
+import type { GroundCheck } from './entries/start/ground-checked.js';
+import type { Issue } from './entries/start/issue-opened.js';
+import type { Attempt } from './entries/start/start-attempted.js';
+import type { SkipMode } from './entries/steps/operation-skipped.js';
+import type { Struggle } from './entries/steps/operation-stuck.js';
+import type { TorqueReading } from './entries/torque/torque-read.js';
+import type { LedgerEntry } from './entry.js';
 
 /** Who did something, when, and by which entry. */
 export interface Mark {
@@ -28,118 +40,14 @@ export type Progress =
   | ({ readonly is: 'skipped'; readonly mode: SkipMode; readonly reason: string } & Mark)
   | ({ readonly is: 'stuck' } & Struggle);
 
-/** One try at a step that fought back. */
-export interface Struggle extends Mark {
-  readonly trouble: Trouble;
-  readonly tried: string;
-  readonly minutesLost: number;
-  readonly means?: readonly Means[];
-  readonly soakMin?: number;
-}
-
-export interface FastenerCount extends Mark {
-  readonly count: number;
-  readonly bag?: number;
-  readonly kept?: Keeping;
-  readonly note?: string;
-}
-export interface Bag {
-  readonly out?: FastenerCount;
-  readonly in?: FastenerCount;
-}
-
-/** Fasteners of one kind of a joint in one condition. */
-export interface Judgement extends Mark {
-  readonly set: number;
-  readonly count: number;
-  readonly condition: FastenerCondition;
-  readonly replacedBy?: string;
-}
-
-/** A fastener found loose, and what became of it. */
-export interface LooseBolt extends Mark {
-  readonly bolt: string;
-  readonly measured: MeasuredBolt;
-  readonly where?: string;
-  readonly home?: Mark & { readonly connection: ConnectionId; readonly set: number };
-  readonly aside?: Mark & { readonly reason: string };
-}
-
-/** Why a count that does not come out even stays. */
-export interface Accepted extends Mark {
-  readonly reason: string;
-}
-
-export interface GroundCheck extends Mark {
-  readonly good: boolean;
-  readonly note?: string;
-}
-
-/** A picture of the job. The file is kept elsewhere, under the same name. */
-export interface Photo extends Mark {
-  readonly photo: string;
-  readonly widthPx: number;
-  readonly heightPx: number;
-  readonly pinnedTo: PinnedTo;
-  readonly words?: string;
-  readonly marks: readonly PhotoMark[];
-}
-
-export interface TorqueReading extends Mark {
-  readonly targetNm: number;
-  readonly wrench: string;
-  readonly read: TorqueReadingAsRead;
-  readonly verdict: TorqueVerdict;
-  /** Why a reading that missed its target stays. */
-  readonly accepted?: string;
-}
-
-export interface LeftAsItIs extends Mark {
-  /** Still attached when the powerpack was lifted, or still off when it was started. */
-  readonly as: 'attached' | 'off';
-  readonly reason: string;
-}
-
-export interface Litres {
-  readonly out?: number;
-  readonly in?: number;
-}
-
-export interface Note extends Mark {
-  readonly text: string;
-  readonly operation?: OperationId;
-  readonly house?: boolean;
-}
-
-export interface PartToOrder extends Mark {
-  readonly need: string;
-  readonly name: string;
-  readonly quantity: number;
-  readonly reason: string;
-  readonly operation?: OperationId;
-  readonly arrived?: Mark;
-}
-
-export interface Issue extends Mark {
-  readonly issue: string;
-  readonly title: string;
-  readonly sort: IssueSort;
-  readonly connection?: ConnectionId;
-  readonly closed?: Mark & { readonly how: string };
-}
-
-/** The plan the crew follows for one half; each one taken on is the next version. */
-export interface FollowedPlan extends Mark, WorkOrder {
-  readonly version: number;
-  readonly settings: PlanSettings;
-  readonly finishMin: number;
-  readonly heightChanges: number;
-}
-
 /** What a job has come to: the fold of its ledger over its plan. Plain data; nothing in it is ever changed. */
-export interface JobState {
+export interface JobState extends JobRecord {
   readonly plan: JobPlan;
   readonly work: Work;
+}
+
+/** What the ledger alone says of a job. */
+export interface JobRecord {
   /** Entries folded so far; the position the next entry is written at is one more. */
   readonly position: number;
   readonly entries: readonly LedgerEntry[];
@@ -168,8 +76,51 @@ export interface JobState {
   readonly litres: ReadonlyMap<CircuitId, Litres>;
   readonly notes: readonly Note[];
   readonly needs: ReadonlyMap<string, PartToOrder>;
-  readonly attempts: readonly (StartAttempt & Mark)[];
+  readonly attempts: readonly Attempt[];
   readonly issues: ReadonlyMap<string, Issue>;
   readonly plans: ReadonlyMap<Half, FollowedPlan>;
   readonly handedOver?: Mark & { readonly note?: string };
 }
+
+/** The record of a job nobody has written anything of: the machine on the ground, fasteners in bags. */
+export function emptyRecord(): JobRecord {
+  return {
+    position: 0,
+    entries: [],
+    corrected: new Set(),
+    height: 'ground',
+    progress: new Map(),
+    found: [],
+    leftAsItIs: new Map(),
+    bags: new Map(),
+    keeping: 'bag',
+    sets: new Map(),
+    countsAccepted: new Map(),
+    judged: new Map(),
+    patterns: new Map(),
+    loose: new Map(),
+    grounds: new Map(),
+    struggles: new Map(),
+    photos: new Map(),
+    paused: new Map(),
+    tags: new Map(),
+    torques: new Map(),
+    litres: new Map(),
+    notes: [],
+    needs: new Map(),
+    attempts: [],
+    issues: new Map(),
+    plans: new Map(),
+  };
+}
+
+/** A state that fold and replay, and nobody else, may write to while it is being built. */
+export type Draft = {
+  -readonly [Key in keyof JobState]: JobState[Key] extends ReadonlyMap<infer Id, infer Value>
+    ? Map<Id, Value>
+    : JobState[Key] extends ReadonlySet<infer Id>
+      ? Set<Id>
+      : JobState[Key] extends readonly (infer Item)[]
+        ? Item[]
+        : JobState[Key];
+};

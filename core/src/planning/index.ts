@@ -6,7 +6,6 @@
 export { movedAlong, movedTo, pinnedTo, unpinned } from './arranging.js';
 export { sheetSetups, type SheetSetup, type Tray } from './carried-sheet.js';
 export { differencesOf, type Differences, type Moved } from './differences.js';
-export { PHASES_OF } from './half.js';
 export { brokenBy, whatIfNow, type Breach } from './harm.js';
 export { overtakenBy, type Overtaken } from './overtaken.js';
 export {

@@ -1,5 +1,5 @@
-import { stuckSteps, unsettled, type Half, type JobState } from '../ledger/index.js';
-import { PHASES_OF } from './half.js';
+import { stuckSteps, unsettled, type JobState } from '../ledger/index.js';
+import { phasesOf, type Half } from '../teardown/index.js';
 
 /** Something that happened since a plan was taken on, and that it does not know. */
 export interface Overtaken {
@@ -15,7 +15,7 @@ export function overtakenBy(state: JobState, half: Half): readonly Overtaken[] {
   const waits = new Set(followed.settings.waits.map(({ operation }) => operation));
   // What hung on a step nobody knew the time of was left out on purpose.
   const leftOut = followed.settings.waits.some(({ min }) => min === undefined);
-  const fresh = PHASES_OF[half]
+  const fresh = phasesOf(half)
     .flatMap((phase) => unsettled(state, phase))
     .filter(
       ({ id }) => !known.has(id) && !waits.has(id) && !(leftOut && !state.found.some((one) => id.includes(one.id))),

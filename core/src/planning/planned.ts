@@ -1,4 +1,4 @@
-import type { Half, JobState, PlanSettings } from '../ledger/index.js';
+import type { JobState, PlanSettings } from '../ledger/index.js';
 import {
   boundOf,
   followedOrder,
@@ -13,7 +13,7 @@ import {
   type TaskNet,
   type WorkOrder,
 } from '../schedule/index.js';
-import { precedenceGraph, type OperationId } from '../teardown/index.js';
+import { precedenceGraph, type OperationId, type Half } from '../teardown/index.js';
 import { problemFor, type OwnMinutes, type PlanningProblem } from './problem-for.js';
 
 /** The rest of one half of a job, ready to be ordered, and what no order can be better than. */

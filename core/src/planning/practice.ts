@@ -53,7 +53,7 @@ export function practicesOf(plan: JobPlan): readonly PracticeChoice[] {
     choices.push({
       question: 'loom',
       part: loom.id,
-      words: capital(loom.name),
+      words: sentence(loom.name),
       answers: [
         answer('bay', 'stays in the bay', without(practice, loom.id), !along),
         answer('engine', 'goes with the engine', taking(practice, loom.id), along),
@@ -66,7 +66,7 @@ export function practicesOf(plan: JobPlan): readonly PracticeChoice[] {
     choices.push({
       question: 'pump',
       part: pump.id,
-      words: capital(pump.name),
+      words: sentence(pump.name),
       answers: [
         answer('aside', 'swung aside', rides ? leaving(practice, pump.id) : without(practice, pump.id), aside),
         answer('disconnected', 'hoses undone', rides ? without(practice, pump.id) : taking(practice, pump.id), !aside),
@@ -79,7 +79,7 @@ export function practicesOf(plan: JobPlan): readonly PracticeChoice[] {
     const { offFirst: _off, ...rest } = practice;
     choices.push({
       question: 'outer-parts',
-      words: capital(outer.map(({ name }) => name).join(', ')),
+      words: sentence(outer.map(({ name }) => name).join(', ')),
       answers: [
         answer('on', 'stay on', rest, !off),
         answer('off', 'come off first', { ...rest, offFirst: outer.map(({ id }) => id) }, off),
@@ -155,6 +155,6 @@ function whyNot(plan: JobPlan): string | undefined {
   }
 }
 
-function capital(words: string): string {
+function sentence(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
 }

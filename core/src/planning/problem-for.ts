@@ -1,9 +1,15 @@
 import type { MachineHeight, Station } from '../connection-map/index.js';
-import { carrying, isDone, unsettled, type Half, type JobState, type Pin, type PlanSettings } from '../ledger/index.js';
+import { carrying, isDone, unsettled, type JobState, type Pin, type PlanSettings } from '../ledger/index.js';
 import { stagesOf, type Load, type SchedulingProblem } from '../schedule/index.js';
-import { descendantsOf, type Operation, type OperationId, type Precedence } from '../teardown/index.js';
+import {
+  descendantsOf,
+  phasesOf,
+  type Operation,
+  type OperationId,
+  type Precedence,
+  type Half,
+} from '../teardown/index.js';
 import type { Work } from '../work/index.js';
-import { PHASES_OF } from './half.js';
 
 /** What is asked of the scheduler for the rest of one half of a job. */
 export interface PlanningProblem extends SchedulingProblem {
@@ -25,7 +31,7 @@ export function problemFor(
 ): PlanningProblem {
   const { work } = state;
   const { crew, school, pins, waits } = settings;
-  const left = PHASES_OF[half]
+  const left = phasesOf(half)
     .flatMap((phase) => unsettled(state, phase))
     .map((operation) => timed(operation, minutes));
   const held = new Set<OperationId>();

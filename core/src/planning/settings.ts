@@ -1,4 +1,5 @@
-import { isSettled, stuckSteps, type Half, type JobState, type PlanSettings, type Wait } from '../ledger/index.js';
+import type { Half } from '../teardown/index.js';
+import { isSettled, stuckSteps, type JobState, type PlanSettings, type Wait } from '../ledger/index.js';
 import { crewOf, NO_SCHOOL, type Absence } from '../schedule/index.js';
 
 /** How long penetrant is given before a seized step is tried again, and how long a step put off is left alone. */

@@ -11,8 +11,24 @@ import type {
 
 export type OperationId = string;
 
-/** The stretch of the journey an operation belongs to. */
-export type WorkPhase = 'strip' | 'lift' | 'refit' | 'first-start' | 'handover';
+/** The halves of a job, which are planned by themselves: the way out and the way back. */
+export const HALVES = ['out', 'back'] as const;
+export type Half = (typeof HALVES)[number];
+
+/** The stretches of the journey an operation may belong to, in order, and the half each is part of. */
+const HALF_OF = { strip: 'out', lift: 'out', refit: 'back', 'first-start': 'back', handover: 'back' } as const;
+export type WorkPhase = keyof typeof HALF_OF;
+export const PHASES = Object.keys(HALF_OF) as readonly WorkPhase[];
+
+/** The half of the job that `phase` is part of. */
+export function halfOf(phase: WorkPhase): Half {
+  return HALF_OF[phase];
+}
+
+/** The phases of one half, in order. */
+export function phasesOf(half: Half): readonly WorkPhase[] {
+  return PHASES.filter((phase) => halfOf(phase) === half);
+}
 
 export type OperationKind =
   | 'make-safe'

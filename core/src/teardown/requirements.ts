@@ -76,7 +76,7 @@ export function requirementsOf(plan: JobPlan): Requirements {
   function bringAbout(id: ConditionId, forWhat: string) {
     if (conditions.has(id)) return;
     const condition = known(conditionSpecs.get(id), id);
-    conditions.set(id, `${capital(forWhat)} needs it.`);
+    conditions.set(id, `${sentence(forWhat)} needs it.`);
     waiting.push(() => {
       if (condition.established.by === 'connection')
         open(condition.established.connection, `${condition.name}: ${forWhat} needs it.`);
@@ -110,6 +110,6 @@ export function requirementsOf(plan: JobPlan): Requirements {
   return { lump, opened, removed, conditions, drained, holdsPart };
 }
 
-function capital(words: string): string {
+function sentence(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -4,15 +4,22 @@
  */
 import { torqueToNm, type TorqueReadingAsRead } from '../units/index.js';
 
-export interface TorqueWrench {
-  readonly id: string;
-  readonly name: string;
+/** What is printed on a wrench: the least and the most it reads, in N·m. */
+export interface WrenchRange {
   readonly lowestNm: number;
   readonly highestNm: number;
 }
 
-/** The wrenches every job starts with; the range is what is printed on the tool. */
-export const SHOP_WRENCHES: readonly TorqueWrench[] = [
+export interface TorqueWrench extends WrenchRange {
+  readonly id: string;
+  readonly name: string;
+}
+
+/**
+ * The wrenches every shop began with. Readings of older ledgers name one of them and nothing else, so what stands here
+ * is never changed; newer readings bring the range of their wrench along.
+ */
+export const FIRST_WRENCHES: readonly TorqueWrench[] = [
   { id: 'screwdriver', name: 'Torque screwdriver, 1–6 N·m', lowestNm: 1, highestNm: 6 },
   { id: 'quarter', name: '1/4 in, 2–25 N·m', lowestNm: 2, highestNm: 25 },
   { id: 'three-eighths', name: '3/8 in, 10–110 N·m', lowestNm: 10, highestNm: 110 },
@@ -36,12 +43,12 @@ export function torqueWindow(targetNm: number): { readonly lowNm: number; readon
 }
 
 /** Whether `wrench` can be trusted at `torqueNm`: within its printed range and at least a fifth of full scale. */
-export function wrenchTrusted({ lowestNm, highestNm }: TorqueWrench, torqueNm: number): boolean {
+export function wrenchTrusted({ lowestNm, highestNm }: WrenchRange, torqueNm: number): boolean {
   return torqueNm >= Math.max(lowestNm, TRUSTED_FROM * highestNm) && torqueNm <= highestNm;
 }
 
 /** What to make of `read` with `wrench` against a target in N·m. */
-export function judgeTorque(targetNm: number, read: TorqueReadingAsRead, wrench: TorqueWrench): TorqueVerdict {
+export function judgeTorque(targetNm: number, read: TorqueReadingAsRead, wrench: WrenchRange): TorqueVerdict {
   if (!wrenchTrusted(wrench, targetNm)) return 'tool-out-of-range';
   const readNm = torqueToNm(read);
   const { lowNm, highNm } = torqueWindow(targetNm);
@@ -55,7 +62,7 @@ export function judgeTorque(targetNm: number, read: TorqueReadingAsRead, wrench:
 /** The wrench to reach for at `targetNm`: the smallest that can be trusted there, or undefined. */
 export function wrenchFor(
   targetNm: number,
-  wrenches: readonly TorqueWrench[] = SHOP_WRENCHES,
+  wrenches: readonly TorqueWrench[] = FIRST_WRENCHES,
 ): TorqueWrench | undefined {
   return [...wrenches]
     .sort((one, other) => one.highestNm - other.highestNm)

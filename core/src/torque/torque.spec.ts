@@ -1,6 +1,6 @@
-import { judgeTorque, SHOP_WRENCHES, torqueWindow, wrenchFor, wrenchTrusted, type TorqueWrench } from './index.js';
+import { judgeTorque, FIRST_WRENCHES, torqueWindow, wrenchFor, wrenchTrusted, type TorqueWrench } from './index.js';
 
-const wrench = (id: string) => SHOP_WRENCHES.find((one) => one.id === id) as TorqueWrench;
+const wrench = (id: string) => FIRST_WRENCHES.find((one) => one.id === id) as TorqueWrench;
 
 describe('reading a torque', () => {
   it('takes 4 % either way, 6 % at or below 10 N·m', () => {

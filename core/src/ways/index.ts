@@ -4,7 +4,7 @@
  */
 import { partsById, waysOut, type ConnectionMap, type Powerpack, type Route } from '../connection-map/index.js';
 import { runSheet, startOf } from '../ledger/index.js';
-import { requirementsOf } from '../teardown/index.js';
+import { phasesOf, requirementsOf } from '../teardown/index.js';
 
 /** One way out, in figures. */
 export interface WayOut {
@@ -35,8 +35,8 @@ export function waysCompared(map: ConnectionMap): readonly WayOut[] {
       const plan = { map, powerpack: powerpack.id, route: route.id };
       const state = startOf(plan);
       const required = requirementsOf(plan);
-      const out = runSheet(state, ['strip', 'lift']);
-      const back = runSheet(state, ['refit', 'first-start', 'handover']);
+      const out = runSheet(state, phasesOf('out'));
+      const back = runSheet(state, phasesOf('back'));
       const drained = map.circuits.filter(({ id }) => required.drained.has(id));
       return {
         powerpack,

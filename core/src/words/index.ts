@@ -31,3 +31,13 @@ export function duration(minutes: number): string {
   const rest = whole % 60;
   return rest === 0 ? `${hours} h` : `${hours} h ${String(rest).padStart(2, '0')}`;
 }
+
+/** The words with their first letter large. */
+export function sentence(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** "1 step", "4 steps". */
+export function several(count: number, one: string, many = `${one}s`): string {
+  return `${count} ${count === 1 ? one : many}`;
+}

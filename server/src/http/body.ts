@@ -1,4 +1,4 @@
-import { check } from '@brisk/contracts/problem';
+import { check } from '@brisk/contracts/check';
 import express, { type Request, type RequestHandler } from 'express';
 import type { Schema } from 'yup';
 import { badInput, ProblemError } from './problem.js';

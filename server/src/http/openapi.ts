@@ -1,4 +1,4 @@
-import { bundleSchema } from '@brisk/contracts/bundle';
+import { BUNDLE_VERSION, bundleSchema } from '@brisk/contracts/bundle';
 import { ENTRY_SCHEMAS } from '@brisk/contracts/entry';
 import { jobSchema, newJobSchema, planningSchema } from '@brisk/contracts/job';
 import { PROBLEMS } from '@brisk/contracts/problem';
@@ -298,7 +298,7 @@ export function bundleJsonSchema(): Json {
   const { discriminator: _discriminator, ...entry } = Entry ?? {};
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
-    $id: 'urn:brisk-ledger:job-bundle:2',
+    $id: `urn:brisk-ledger:job-bundle:${BUNDLE_VERSION}`,
     title: 'Brisk Ledger job bundle',
     ...(local(Bundle) as Json),
     $defs: local({ ...Object.fromEntries(entries), Entry: entry, Job }),

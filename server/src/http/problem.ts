@@ -1,4 +1,5 @@
-import type { FieldError, Problem, ProblemKind } from '@brisk/contracts/problem';
+import type { FieldError } from '@brisk/contracts/check';
+import type { Problem, ProblemKind } from '@brisk/contracts/problem';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { Logger } from 'pino';
 

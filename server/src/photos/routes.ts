@@ -1,4 +1,4 @@
-import { photoName } from '@brisk/contracts/entry';
+import { photoName } from '@brisk/contracts/photo-name';
 import { Router, type Response } from 'express';
 import { rawBody } from '../http/body.js';
 import { ProblemError } from '../http/problem.js';

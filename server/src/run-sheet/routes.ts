@@ -1,4 +1,4 @@
-import { HALVES, type Half } from '@brisk/core/ledger';
+import { HALVES, type Half } from '@brisk/core/teardown';
 import { planned, settingsNow } from '@brisk/core/planning';
 import { Router } from 'express';
 import { badInput } from '../http/problem.js';

@@ -1,6 +1,7 @@
+import type { Half } from '@brisk/core/teardown';
 import type { Job } from '@brisk/contracts/job';
 import { CAUTION_WORDS, powerpackOf, routeOf } from '@brisk/core/connection-map';
-import type { Half, JobState } from '@brisk/core/ledger';
+import type { JobState } from '@brisk/core/ledger';
 import { sheetSetups, type Planned, type SheetSetup } from '@brisk/core/planning';
 import { duration, HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS } from '@brisk/core/words';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';

@@ -1,27 +1,17 @@
+import { sentence, several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { answersAll, wordsAsked } from '@brisk/core/find';
 import { jobCode } from '@brisk/core/labels';
-import {
-  BAG_COLUMNS,
-  bagRows,
-  bagWall,
-  groundsOf,
-  KEEPINGS,
-  leftAndMissing,
-  type BagTile,
-  type Keeping,
-  type SetStanding,
-} from '@brisk/core/ledger';
+import { BAG_COLUMNS, bagRows, bagWall, groundsOf, KEEPINGS, leftAndMissing, type BagTile, type Keeping, type SetStanding, KEEPING_WORDS } from '@brisk/core/ledger';
 import { Desk } from '../desk/desk';
 import { writeSheet } from '../exchange/csv';
 import { saveFile } from '../exchange/save-file';
 import { Keys } from '../keys/keys';
 import { Scanner } from '../labels/scanner';
 import { StepActions } from '../step/step-actions';
-import { sentence, several } from '../words/several';
-import { KEEPING_WORDS, ZONE_WORDS } from '../words/trade-words';
+import { ZONE_WORDS } from '../words/trade-words';
 import { LabelPanel } from './label-panel';
 
 const STANDINGS: Readonly<Record<SetStanding, { readonly words: string; readonly sign: string }>> = {

@@ -2,11 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { MatButton } from '@angular/material/button';
 import type { FastenerSet } from '@brisk/core/connection-map';
 import { readFastener, substitutionRisks } from '@brisk/core/fasteners';
-import { CONDITIONS_OF_FASTENER, type FastenerCondition, type Judgement } from '@brisk/core/ledger';
+import { CONDITIONS_OF_FASTENER, type FastenerCondition, type Judgement, CONDITION_WORDS } from '@brisk/core/ledger';
 import { Desk } from '../desk/desk';
 import { StepActions } from '../step/step-actions';
 import { Stepper } from '../step/stepper';
-import { CONDITION_WORDS } from '../words/trade-words';
 
 /** What the fasteners of a joint are like, and what stands in for those that are no good, with what may go wrong. */
 @Component({

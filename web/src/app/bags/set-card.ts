@@ -2,15 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { labelsOf } from '@brisk/core/labels';
-import { setCountOf, setsOf, tileOf, unevenWords } from '@brisk/core/ledger';
-import { STATION_WORDS } from '@brisk/core/words';
+import { setCountOf, setsOf, tileOf, unevenWords, KEEPING_WORDS } from '@brisk/core/ledger';
+import { STATION_WORDS, sentence } from '@brisk/core/words';
 import { Desk } from '../desk/desk';
 import { labelPicture } from '../labels/label-picture';
 import { PhotoKey } from '../photos/photo-key';
 import { PhotoStrip } from '../photos/photo-strip';
 import { StepActions } from '../step/step-actions';
-import { sentence } from '../words/several';
-import { KEEPING_WORDS } from '../words/trade-words';
 import { BoltCard } from './bolt-card';
 import { ConditionForm } from './condition-form';
 import { SetForm } from './set-form';

@@ -1,8 +1,8 @@
+import { check } from '@brisk/contracts/check';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { LONGEST } from '@brisk/contracts/fields';
 import { fastenerSet } from '@brisk/contracts/map';
-import { check } from '@brisk/contracts/problem';
 import type { FastenerSet } from '@brisk/core/connection-map';
 import { lookalikesOf, readFastener, readWashers, specWords } from '@brisk/core/fasteners';
 import { StepActions } from '../step/step-actions';
@@ -53,7 +53,7 @@ export class SetForm {
     const drafts = this.drafts();
     if (drafts.length === 0) return 'Something has to hold it.';
     for (const set of drafts.map(setOf)) {
-      const checked = check(fastenerSet, set);
+      const checked = check(fastenerSet(), set);
       if ('errors' in checked) return checked.errors[0]?.words ?? 'This is not right.';
     }
     return '';

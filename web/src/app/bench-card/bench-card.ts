@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
-import { isSettled, setsOf, type JobState } from '@brisk/core/ledger';
+import { isSettled, setsOf, type JobState, TROUBLE_WORDS } from '@brisk/core/ledger';
 import { whatIfNow } from '@brisk/core/planning';
 import { chainOf, slackOf, type Link } from '@brisk/core/schedule';
 import { HEIGHT_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
@@ -9,7 +9,6 @@ import { format } from 'date-fns';
 import { Selection } from '../job/selection';
 import { PlanDraft } from '../plan/plan-draft';
 import { StepActions } from '../step/step-actions';
-import { TROUBLE_WORDS } from '../words/trade-words';
 
 /** Everything about one picked step: why it is here, what it waits for, what waits for it, how it went. */
 @Component({

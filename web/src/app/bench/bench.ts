@@ -5,12 +5,11 @@ import { MatButton } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { count, name, text } from '@brisk/contracts/fields';
-import { fastenersToBuy, unsettled, type FastenersToBuy } from '@brisk/core/ledger';
+import { fastenersToBuy, unsettled, type FastenersToBuy, CONDITION_WORDS } from '@brisk/core/ledger';
 import { format } from 'date-fns';
 import { v4 as uuid } from 'uuid';
 import { Desk } from '../desk/desk';
 import { wrongWith, yupRule } from '../forms/yup-rule';
-import { CONDITION_WORDS } from '../words/trade-words';
 import { StepActions } from '../step/step-actions';
 
 const WHY_WORDS: Readonly<Record<FastenersToBuy['why'], string>> = {

@@ -13,11 +13,10 @@ import {
   type InterfaceGroup,
   type SwapInterface,
 } from '@brisk/core/swap';
-import { duration } from '@brisk/core/words';
+import { duration, sentence } from '@brisk/core/words';
 import { number } from 'yup';
 import { Desk } from '../desk/desk';
 import { Ask } from '../forms/ask';
-import { sentence } from '../words/several';
 import { money } from './money';
 import { priceQuestions, pricesIn } from './price-questions';
 import { SwapDesk } from './swap-desk';

@@ -1,3 +1,4 @@
+import { several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import {
@@ -13,7 +14,6 @@ import {
 import { Desk } from '../desk/desk';
 import { Api } from '../server/api';
 import { MapDraft } from '../survey/map-draft';
-import { several } from '../words/several';
 import { writeSheet, type Sheet } from './csv';
 import { saveFile } from './save-file';
 import { SheetReader } from './sheet-reader';

@@ -1,3 +1,4 @@
+import { sentence } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
@@ -6,7 +7,6 @@ import type { Hit } from '@brisk/core/find';
 import { catchError, debounceTime, distinctUntilChanged, map, of, switchMap, tap } from 'rxjs';
 import { Api } from '../server/api';
 import { problemWords } from '../server/problem-words';
-import { sentence } from '../words/several';
 
 const PAUSE_MS = 200;
 const KIND: Readonly<Record<Hit['is'], string>> = { joint: 'Joint', note: 'Note', part: 'Part', photo: 'Photo' };

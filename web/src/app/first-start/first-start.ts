@@ -1,3 +1,4 @@
+import { sentence } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { FormControl, FormGroup, FormGroupDirective, ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
@@ -12,6 +13,7 @@ import {
   START_RESULTS,
   type IssueSort,
   type StartResult,
+  RESULT_WORDS,
 } from '@brisk/core/first-start';
 import { gateOf, nextUp, unsettled, type Issue } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
@@ -23,8 +25,7 @@ import { wrongWith, yupRule } from '../forms/yup-rule';
 import { HoldPoint } from '../step/hold-point';
 import { StepActions } from '../step/step-actions';
 import { StepInHand } from '../step/step-in-hand';
-import { sentence } from '../words/several';
-import { RESULT_WORDS, SORT_WORDS } from '../words/trade-words';
+import { SORT_WORDS } from '../words/trade-words';
 import { VoltsChart } from './volts-chart';
 
 /** The gate, the attempts with what the battery did, and the trouble sorted into its four kinds. */

@@ -1,5 +1,5 @@
+import { check } from '@brisk/contracts/check';
 import type { AbstractControl, ValidatorFn } from '@angular/forms';
-import { check } from '@brisk/contracts/problem';
 import type { Schema } from 'yup';
 
 /**

@@ -2,18 +2,17 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { optionalText } from '@brisk/contracts/fields';
-import { hasRun, LONGEST_STRETCH_MIN, minutesByStop, openItems, unsettled } from '@brisk/core/ledger';
+import { hasRun, LONGEST_STRETCH_MIN, minutesByStop, openItems, unsettled, STOP_WORDS } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
-import { SHOP_WRENCHES } from '@brisk/core/torque';
-import { duration } from '@brisk/core/words';
+import { FIRST_WRENCHES } from '@brisk/core/torque';
+import { duration, sentence, several } from '@brisk/core/words';
 import { format } from 'date-fns';
 import { Desk } from '../desk/desk';
 import { Ask } from '../forms/ask';
 import { Api } from '../server/api';
 import { StepActions } from '../step/step-actions';
 import { StepInHand } from '../step/step-in-hand';
-import { sentence, several } from '../words/several';
-import { STOP_WORDS, VERDICT_WORDS } from '../words/trade-words';
+import { VERDICT_WORDS } from '../words/trade-words';
 
 /** What is open, what was torqued, where the time went, and the job in one file. */
 @Component({
@@ -53,7 +52,7 @@ export class Handover {
           target: String(last.targetNm),
           read: last.read.value.toFixed(1),
           unit: last.read.unit,
-          wrench: SHOP_WRENCHES.find(({ id }) => id === last.wrench)?.name ?? last.wrench,
+          wrench: FIRST_WRENCHES.find(({ id }) => id === last.wrench)?.name ?? last.wrench,
           verdict: VERDICT_WORDS[last.verdict],
           missed: last.verdict !== 'within',
           accepted: last.accepted,

@@ -1,12 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import type { Job } from '@brisk/contracts/job';
 import { conditionsInForce, holding, onTheWayOut, stillOpen, stuckSteps, type JobState } from '@brisk/core/ledger';
-import { STATION_WORDS } from '@brisk/core/words';
+import { STATION_WORDS, sentence, several } from '@brisk/core/words';
 import { Desk } from '../desk/desk';
 import { Person } from '../desk/person';
 import { Keys } from '../keys/keys';
 import { PhotoBox } from '../photos/photo-box';
-import { sentence, several } from '../words/several';
 
 /** The line along the bottom of an open job: what still holds the powerpack, what is in force, who is on it. */
 @Component({

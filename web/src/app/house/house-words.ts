@@ -1,5 +1,5 @@
+import { TROUBLE_WORDS, MEANS_WORDS } from '@brisk/core/ledger';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { MEANS_WORDS, TROUBLE_WORDS } from '../words/trade-words';
 import { House } from './house';
 
 /** What this shop learned at one step, on machines of the same kind. */

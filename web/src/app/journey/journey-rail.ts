@@ -2,12 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive } from '@angular/router';
 import type { Job } from '@brisk/contracts/job';
-import { stopOf, STOPS, type JobState } from '@brisk/core/ledger';
+import { stopOf, STOPS, type JobState, STOP_WORDS } from '@brisk/core/ledger';
 import { debounceTime, filter, startWith } from 'rxjs';
 import { Keys } from '../keys/keys';
 import { Gloves } from '../theme/gloves';
 import { Night } from '../theme/night';
-import { STOP_WORDS } from '../words/trade-words';
 import { isPast, waitsAt } from './waits';
 
 /** What is kept beside the journey. */

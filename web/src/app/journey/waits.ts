@@ -1,3 +1,4 @@
+import { several } from '@brisk/core/words';
 import {
   holding,
   onTheWayOut,
@@ -9,7 +10,6 @@ import {
   type Stop,
 } from '@brisk/core/ledger';
 import { overtakenBy } from '@brisk/core/planning';
-import { several } from '../words/several';
 
 /** In a few words, what each stop of the journey waits for. */
 export function waitsAt(state: JobState, stop: Stop): string {

@@ -4,7 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { gateOf, holding, powerpackMassKg, unsettled } from '@brisk/core/ledger';
 import { operationId, type WorkPhase } from '@brisk/core/teardown';
-import { STATION_WORDS } from '@brisk/core/words';
+import { STATION_WORDS, sentence } from '@brisk/core/words';
 import { Desk } from '../desk/desk';
 import { Selection } from '../job/selection';
 import { Keys } from '../keys/keys';
@@ -13,7 +13,6 @@ import { HoldPoint } from '../step/hold-point';
 import { PlanDraft } from '../plan/plan-draft';
 import { StepActions } from '../step/step-actions';
 import { StepInHand } from '../step/step-in-hand';
-import { sentence } from '../words/several';
 
 /** What still holds it, the gate before the lift, and the lift in small steps. */
 @Component({

@@ -1,3 +1,4 @@
+import { sentence, several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
@@ -21,7 +22,6 @@ import { Desk } from '../desk/desk';
 import { Ask } from '../forms/ask';
 import { text } from '@brisk/contracts/fields';
 import { StepActions } from '../step/step-actions';
-import { sentence, several } from '../words/several';
 import { DRIVE_WORDS, FORM_WORDS } from '../words/trade-words';
 import { DrawnBolt } from './drawn-bolt';
 import { ScreenScale } from './screen-scale';

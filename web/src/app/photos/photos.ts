@@ -1,11 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { findPhotos, type PhotoQuery } from '@brisk/core/find';
-import { STATION_WORDS } from '@brisk/core/words';
+import { STATION_WORDS, several } from '@brisk/core/words';
 import { STATIONS, type Station } from '@brisk/core/connection-map';
 import { format } from 'date-fns';
 import { Desk } from '../desk/desk';
-import { several } from '../words/several';
 import { PhotoBox } from './photo-box';
 import { PhotoKey } from './photo-key';
 

@@ -4,10 +4,9 @@ import type { Station } from '@brisk/core/connection-map';
 import type { PlanSettings, Wait } from '@brisk/core/ledger';
 import { isLicensed } from '@brisk/core/planning';
 import { FUEL_SCHOOLS, ORDER_SCHOOLS, type Hand, type Weights, type WorkingDay } from '@brisk/core/schedule';
-import { STATION_WORDS } from '@brisk/core/words';
+import { STATION_WORDS, several } from '@brisk/core/words';
 import { Desk } from '../desk/desk';
 import { PlanDraft } from './plan-draft';
-import { several } from '../words/several';
 import { FUEL_WORDS, ORDER_WORDS } from './school-words';
 import { clockWords, closesAfter, USUAL_DAY, workUntil } from './working-day';
 

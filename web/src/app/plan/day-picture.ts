@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import type { Schedule, ScheduledStep, WorkingDay } from '@brisk/core/schedule';
-import { duration, HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
+import { duration, HEIGHT_WORDS, STATION_WORDS, several } from '@brisk/core/words';
 import { format } from 'date-fns';
-import { several } from '../words/several';
 import { clockAt, closesAfter } from './working-day';
 
 /** Ticks under the picture are this far apart at least, as a share of its width. */

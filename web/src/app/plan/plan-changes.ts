@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Differences } from '@brisk/core/planning';
-import { duration } from '@brisk/core/words';
-import { several } from '../words/several';
+import { duration, several } from '@brisk/core/words';
 
 const MOST = 8;
 

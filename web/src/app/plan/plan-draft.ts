@@ -1,6 +1,6 @@
+import { planSettingsSchema } from '@brisk/contracts/plan-settings';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
-import { planSettingsSchema } from '@brisk/contracts/entry';
-import type { Half, PlanSettings } from '@brisk/core/ledger';
+import type { PlanSettings } from '@brisk/core/ledger';
 import {
   agedBy,
   arranged,
@@ -19,7 +19,7 @@ import {
   type Prepared,
 } from '@brisk/core/planning';
 import type { WorkOrder } from '@brisk/core/schedule';
-import type { Operation, OperationId } from '@brisk/core/teardown';
+import type { Half, Operation, OperationId } from '@brisk/core/teardown';
 import { finalize, type Subscription } from 'rxjs';
 import { Desk } from '../desk/desk';
 import { House } from '../house/house';

@@ -1,9 +1,9 @@
+import { several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { unsettled } from '@brisk/core/ledger';
 import { toolsNeeded, type ToolNeed } from '@brisk/core/planning';
 import { Desk } from '../desk/desk';
-import { several } from '../words/several';
 import { PlanTabs } from './plan-tabs';
 import { ToolShed } from './tool-shed';
 

@@ -1,8 +1,8 @@
 import type { JobPlan } from '@brisk/core/connection-map';
-import { foldLedger, HALVES, type Half, type JobState, type LedgerEntry, type PlanSettings } from '@brisk/core/ledger';
+import { foldLedger, type JobState, type LedgerEntry, type PlanSettings } from '@brisk/core/ledger';
 import { planned, workOrder } from '@brisk/core/planning';
 import type { Schedule } from '@brisk/core/schedule';
-import { requirementsOf } from '@brisk/core/teardown';
+import { requirementsOf, HALVES, type Half } from '@brisk/core/teardown';
 import { concatMap, from, last, map, scan, type Observable } from 'rxjs';
 import type { PlanSearch } from './plan-search';
 

@@ -1,11 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { answersAll, wordsAsked } from '@brisk/core/find';
-import type { LedgerEntry } from '@brisk/core/ledger';
+import { type LedgerEntry, entryWords } from '@brisk/core/ledger';
 import { format } from 'date-fns';
 import { Desk } from '../desk/desk';
 import { StepActions } from '../step/step-actions';
-import { entryWords } from '../words/entry-words';
 
 const PAGE = 100;
 

@@ -3,13 +3,12 @@ import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { stillOpen, unsettled } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
-import { STATION_WORDS } from '@brisk/core/words';
+import { STATION_WORDS, sentence } from '@brisk/core/words';
 import { Desk } from '../desk/desk';
 import { Keys } from '../keys/keys';
 import { PlanDraft } from '../plan/plan-draft';
 import { StepActions } from '../step/step-actions';
 import { StepInHand } from '../step/step-in-hand';
-import { sentence } from '../words/several';
 
 /** The way back: in before lowering, down, by fingers, seated, torqued, connected, filled, battery last. */
 @Component({

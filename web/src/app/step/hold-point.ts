@@ -1,3 +1,4 @@
+import { several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
@@ -5,7 +6,6 @@ import type { HoldPointId } from '@brisk/core/connection-map';
 import { gateOf, groundsOf, type Blocker, type JobState } from '@brisk/core/ledger';
 import { Person } from '../desk/person';
 import { Desk } from '../desk/desk';
-import { several } from '../words/several';
 import { StepActions } from './step-actions';
 
 const GROUPS: readonly { readonly is: Blocker['is']; readonly words: string }[] = [

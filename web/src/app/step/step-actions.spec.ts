@@ -1,6 +1,6 @@
+import { check } from '@brisk/contracts/check';
 import { TestBed } from '@angular/core/testing';
 import { MatSnackBar } from '@angular/material/snack-bar';
-import { check } from '@brisk/contracts/problem';
 import { isDone, type LedgerEntry } from '@brisk/core/ledger';
 import { Subject } from 'rxjs';
 import { theirEntry } from '../../testing/fake-server';

@@ -9,10 +9,10 @@ import {
   type StepHeight,
 } from '@brisk/core/connection-map';
 import { count as wholeNumber, name, oneOf, text } from '@brisk/contracts/fields';
-import { lastEntriesOf, setCountOf, type EntryBody, type LedgerEntry, type SkipMode } from '@brisk/core/ledger';
+import { lastEntriesOf, setCountOf, type EntryBody, type LedgerEntry, type SkipMode, entryWords } from '@brisk/core/ledger';
 import type { PinnedTo } from '@brisk/core/photos';
 import type { Operation } from '@brisk/core/teardown';
-import { HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
+import { HEIGHT_WORDS, STATION_WORDS, several } from '@brisk/core/words';
 import { firstValueFrom } from 'rxjs';
 import { v4 as uuid } from 'uuid';
 import { Desk } from '../desk/desk';
@@ -20,8 +20,6 @@ import { Ask } from '../forms/ask';
 import { choicesFrom } from '../forms/asking';
 import { PhotoBox } from '../photos/photo-box';
 import type { StuckAsked, StuckTold } from '../stuck/stuck-path';
-import { entryWords } from '../words/entry-words';
-import { several } from '../words/several';
 import { KIND_WORDS } from '../words/trade-words';
 
 /** What a person can do about a step, asking what has to be asked. Everything can be taken back for a few seconds. */

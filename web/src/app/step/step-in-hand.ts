@@ -10,26 +10,10 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
-import {
-  fastenerCount,
-  heldTo,
-  keptWhere,
-  mayBePassedOver,
-  nextBag,
-  nextTag,
-  nextUp,
-  possibleNow,
-  setCountOf,
-  setsOf,
-  unevenWords,
-  wantsTag,
-  type EntryBody,
-  type JobState,
-  type Keeping,
-} from '@brisk/core/ledger';
+import { fastenerCount, heldTo, keptWhere, mayBePassedOver, nextBag, nextTag, nextUp, possibleNow, setCountOf, setsOf, unevenWords, wantsTag, type EntryBody, type JobState, type Keeping, KEEPING_WORDS, TROUBLE_WORDS } from '@brisk/core/ledger';
 import { planned, settingsNow, turnsOf } from '@brisk/core/planning';
 import type { Operation, WorkPhase } from '@brisk/core/teardown';
-import { HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
+import { HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS, duration, several } from '@brisk/core/words';
 import { Desk } from '../desk/desk';
 import { Person } from '../desk/person';
 import { HouseWords } from '../house/house-words';
@@ -39,8 +23,6 @@ import { BayPicture } from '../picture/bay-picture';
 import { Scanner } from '../labels/scanner';
 import { PhotoKey } from '../photos/photo-key';
 import { PhotoStrip } from '../photos/photo-strip';
-import { several } from '../words/several';
-import { KEEPING_WORDS, TROUBLE_WORDS } from '../words/trade-words';
 import { HoldPoint } from './hold-point';
 import { KeepingChoice } from './keeping-choice';
 import { SoakingList } from './soaking-list';

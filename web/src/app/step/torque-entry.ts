@@ -18,7 +18,7 @@ import { oneOf, text } from '@brisk/contracts/fields';
 import type { Connection } from '@brisk/core/connection-map';
 import type { EntryBody, JobState } from '@brisk/core/ledger';
 import { operationId } from '@brisk/core/teardown';
-import { judgeTorque, SHOP_WRENCHES, torqueWindow, wrenchFor } from '@brisk/core/torque';
+import { judgeTorque, FIRST_WRENCHES, torqueWindow, wrenchFor } from '@brisk/core/torque';
 import { torqueFromNm, TORQUE_UNITS, type TorqueUnit } from '@brisk/core/units';
 import { Ask } from '../forms/ask';
 import { wrongWith, yupRule } from '../forms/yup-rule';
@@ -42,13 +42,13 @@ export class TorqueEntry {
 
   private readonly sheet = viewChild.required(FormGroupDirective);
   protected readonly units = TORQUE_UNITS;
-  protected readonly wrenches = SHOP_WRENCHES;
+  protected readonly wrenches = FIRST_WRENCHES;
   protected readonly verdicts = VERDICT_WORDS;
   protected readonly wrongWith = wrongWith;
   protected readonly unit = signal<TorqueUnit>('N·m');
 
   protected readonly form = new FormGroup({
-    wrench: new FormControl<string | null>(null, yupRule(oneOf(SHOP_WRENCHES.map(({ id }) => id)).label('Wrench'))),
+    wrench: new FormControl<string | null>(null, yupRule(oneOf(FIRST_WRENCHES.map(({ id }) => id)).label('Wrench'))),
     value: new FormControl<number | null>(
       null,
       yupRule(number().moreThan(0).max(100_000).required().label('Value read')),
@@ -90,12 +90,13 @@ export class TorqueEntry {
   protected record(): void {
     if (this.form.value.wrench === null) this.form.controls.wrench.setValue(this.target().wrench?.id ?? null);
     const { wrench, value, unit } = this.form.getRawValue();
-    const tool = SHOP_WRENCHES.find(({ id }) => id === wrench);
+    const tool = FIRST_WRENCHES.find(({ id }) => id === wrench);
     if (this.form.invalid || value === null || !tool) return;
     const read: EntryBody = {
       kind: 'torque-read',
       connection: this.connection().id,
       wrench: tool.id,
+      range: { lowestNm: tool.lowestNm, highestNm: tool.highestNm },
       read: { value, unit },
     };
     const verdict = judgeTorque(this.target().targetNm, { value, unit }, tool);

@@ -9,10 +9,9 @@ import {
   MatDialogTitle,
 } from '@angular/material/dialog';
 import { LONGEST } from '@brisk/contracts/fields';
-import { MEANS, TROUBLES, type EntryBody, type Means, type Trouble } from '@brisk/core/ledger';
+import { MEANS, TROUBLES, type EntryBody, type Means, type Trouble, TROUBLE_WORDS, MEANS_WORDS } from '@brisk/core/ledger';
 import { v4 as uuid } from 'uuid';
 import { Stepper } from '../step/stepper';
-import { MEANS_WORDS, TROUBLE_WORDS } from '../words/trade-words';
 import { SOAKS, usuallyWanted, type StuckAsked, type StuckTold, type Wanted } from './stuck-path';
 
 /** A step that fights back, told in touches: what, tried, soaking, time, what to order. */

@@ -1,3 +1,4 @@
+import { several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { name } from '@brisk/contracts/fields';
@@ -8,7 +9,6 @@ import { Desk } from '../desk/desk';
 import { Ask } from '../forms/ask';
 import { Api } from '../server/api';
 import { problemWords } from '../server/problem-words';
-import { several } from '../words/several';
 
 /** Keeps the map of this job, with what was found while working, as the shop’s own for the next such machine. */
 @Component({

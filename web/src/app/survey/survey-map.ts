@@ -10,13 +10,12 @@ import {
 } from '@brisk/core/connection-map';
 import { isOpen } from '@brisk/core/ledger';
 import { operationId } from '@brisk/core/teardown';
-import { STATION_WORDS } from '@brisk/core/words';
+import { STATION_WORDS, sentence } from '@brisk/core/words';
 import { Desk } from '../desk/desk';
 import { Selection } from '../job/selection';
 import { Keys } from '../keys/keys';
 import { viewOf, type View } from '../map-picture/draw-map';
 import { MapPicture, type Picked, type Standing } from '../map-picture/map-picture';
-import { sentence } from '../words/several';
 import { KIND_WORDS, SYSTEM_WORDS } from '../words/trade-words';
 import { ConnectionForm } from './connection-form';
 import { MapDraft } from './map-draft';

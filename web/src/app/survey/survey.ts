@@ -1,10 +1,10 @@
+import { several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { powerpackOf, routeOf } from '@brisk/core/connection-map';
 import { Desk } from '../desk/desk';
 import { Keys } from '../keys/keys';
-import { several } from '../words/several';
 import { LookAgain } from './look-again';
 import { MapDraft } from './map-draft';
 

@@ -1,19 +1,7 @@
 import type { Caution, ConnectionKind, System, Zone } from '@brisk/core/connection-map';
-import type { IssueSort, StartResult } from '@brisk/core/first-start';
-import type { FastenerCondition, Keeping, Means, Stop, Trouble } from '@brisk/core/ledger';
+import type { IssueSort } from '@brisk/core/first-start';
 import type { Drive, FastenerForm, PatternShape } from '@brisk/core/fasteners';
 import type { TorqueVerdict } from '@brisk/core/torque';
-
-export const STOP_WORDS: Readonly<Record<Stop, string>> = {
-  survey: 'Survey',
-  plan: 'Plan',
-  strip: 'Strip',
-  lift: 'Lift',
-  bench: 'Bench',
-  refit: 'Refit',
-  'first-start': 'First start',
-  handover: 'Handover',
-};
 
 export const KIND_WORDS: Readonly<Record<ConnectionKind, string>> = {
   bolted: 'bolted joint',
@@ -56,25 +44,6 @@ export const ZONE_WORDS: Readonly<Record<Zone, string>> = {
   outside: 'body',
 };
 
-export const TROUBLE_WORDS: Readonly<Record<Trouble, string>> = {
-  seized: 'Seized',
-  rounded: 'Rounded off',
-  broken: 'Broke',
-  'stripped-thread': 'Thread stripped',
-  'stud-came-out': 'Stud came out',
-  'pipe-broke': 'Pipe broke',
-  'part-missing': 'Part or tool missing',
-  other: 'Something else',
-};
-
-export const RESULT_WORDS: Readonly<Record<StartResult, string>> = {
-  'no-crank': 'Does not turn',
-  cranks: 'Turns, no fire',
-  'fires-and-dies': 'Fires and dies',
-  'runs-rough': 'Runs rough',
-  runs: 'Runs',
-};
-
 export const SORT_WORDS: Readonly<Record<IssueSort, string>> = {
   'still-unplugged': 'Something is still off',
   'low-voltage': 'Low voltage',
@@ -104,33 +73,6 @@ export const CAUTION_NAMES: Readonly<Record<Caution, string>> = {
   'exhaust-gas': 'Exhaust gas',
   'high-voltage': 'High voltage',
   'air-pressure': 'Stored air',
-};
-
-export const KEEPING_WORDS: Readonly<Record<Keeping, string>> = {
-  bag: 'In a bag',
-  hole: 'Back in its hole',
-  row: 'In the row',
-  card: 'On the bolt card',
-};
-
-export const MEANS_WORDS: Readonly<Record<Means, string>> = {
-  penetrant: 'Penetrant',
-  heat: 'Heat',
-  leverage: 'Longer lever',
-  extractor: 'Extractor',
-  cut: 'Cut it',
-  other: 'Something else',
-};
-
-export const CONDITION_WORDS: Readonly<Record<FastenerCondition, string>> = {
-  good: 'Good',
-  stretched: 'Stretched',
-  galled: 'Galled',
-  corroded: 'Corroded',
-  rounded: 'Rounded',
-  broken: 'Broken',
-  wrong: 'Does not belong here',
-  lost: 'Lost',
 };
 
 export const FORM_WORDS: Readonly<Record<FastenerForm, string>> = {

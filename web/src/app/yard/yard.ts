@@ -4,16 +4,14 @@ import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import type { Bundle } from '@brisk/contracts/bundle';
 import type { JobSummary } from '@brisk/contracts/job';
-import { STOPS } from '@brisk/core/ledger';
-import { duration } from '@brisk/core/words';
+import { STOPS, STOP_WORDS } from '@brisk/core/ledger';
+import { duration, several } from '@brisk/core/words';
 import { catchError, EMPTY, exhaustMap, firstValueFrom, Subject, timer, merge } from 'rxjs';
 import { format, parseISO } from 'date-fns';
 import { Keys } from '../keys/keys';
 import { Api } from '../server/api';
 import { problemWords } from '../server/problem-words';
 import { Night } from '../theme/night';
-import { several } from '../words/several';
-import { STOP_WORDS } from '../words/trade-words';
 
 const LOOK_EVERY_MS = 10_000;
 

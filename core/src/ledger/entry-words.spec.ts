@@ -1,7 +1,15 @@
-import { foldLedger, type EntryBody, type EntryKind } from '@brisk/core/ledger';
-import { crewOf, NO_SCHOOL } from '@brisk/core/schedule';
-import { testJob, theirEntry } from '../../testing/fake-server';
-import { entryWords } from './entry-words';
+import { completed, compose, templateOf } from '../layouts/index.js';
+import { crewOf, NO_SCHOOL } from '../schedule/index.js';
+import { recorder } from '../testing/crew.js';
+import { entryWords, foldLedger, type EntryBody, type EntryKind } from './index.js';
+
+const template = templateOf('longitudinal-automatic');
+const plan = {
+  map: compose(template, completed(template, {})),
+  powerpack: 'engine-with-gearbox',
+  route: 'top',
+};
+const theirEntry = recorder('Tobias');
 
 const joint = 'upper-hose';
 /** An entry of every kind, and what a person would say of it. */
@@ -69,13 +77,13 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
   'part-needed': [{ need: 'n', name: 'Seal', quantity: 2, reason: 'Weeps' }, /^To order: 2 × Seal$/],
   'part-arrived': [{ need: 'n' }, /^Arrived: a part$/],
   'start-attempted': [
-    { voltsBefore: 12.6, voltsLowest: 10, crankSeconds: 6, result: 'cranks' },
-    /^Cranked 6 s: turns, no fire$/,
+    { voltsBefore: 12.6, voltsLowest: 10, crankSeconds: 6, result: 'cranks', note: 'Clicks once' },
+    /^Cranked 6 s: turns, no fire\. Clicks once$/,
   ],
   'issue-opened': [{ issue: 'i', title: 'Lamp', sort: 'real' }, /^Issue: Lamp$/],
   'issue-sorted': [{ issue: 'i', sort: 'stored' }, /^Issue sorted/],
   'issue-closed': [{ issue: 'i', how: 'Plug pushed home' }, /Plug pushed home$/],
-  'handed-over': [{ openItems: 0 }, /^Handed over$/],
+  'handed-over': [{ openItems: 0, note: 'Keys on the hook' }, /^Handed over\. Keys on the hook$/],
   'plan-followed': [
     {
       half: 'out',
@@ -93,14 +101,14 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
 };
 
 describe('an entry in words', () => {
-  const state = foldLedger(testJob.plan, []);
+  const state = foldLedger(plan, []);
   it.each(Object.entries(said))('%s is said as a person would', (kind, [fields, words]) => {
     expect(entryWords(state, theirEntry({ kind, ...fields } as EntryBody))).toMatch(words);
   });
 
   it('says what was taken back', () => {
     const wrong = theirEntry({ kind: 'tagged', connection: joint, tag: 9 });
-    const after = foldLedger(testJob.plan, [wrong]);
+    const after = foldLedger(plan, [wrong]);
     const back = theirEntry({ kind: 'corrected', corrects: wrong.id, reason: 'Other hose' });
     expect(entryWords(after, back)).toMatch(/^Taken back: Tag 9 on .*\. Other hose$/);
   });

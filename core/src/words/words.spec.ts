@@ -1,5 +1,4 @@
-import { duration } from '@brisk/core/words';
-import { sentence, several } from './several';
+import { duration, sentence, several } from './index.js';
 
 describe('words', () => {
   it.each([

@@ -1,0 +1,8 @@
+import { amount, id, oneOf } from '../../fields.js';
+import { entry, type EntrySchema } from '../entry-schema.js';
+
+export const fluidMeasuredSchema: EntrySchema<'fluid-measured'> = entry('fluid-measured', {
+  circuit: id(),
+  direction: oneOf(['out', 'in'] as const),
+  litres: amount(1_000),
+});

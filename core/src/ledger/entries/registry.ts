@@ -1,0 +1,84 @@
+import type { EntryBody, EntryKind, BodyOf } from '../entry.js';
+import type { EntryRules } from './entry-rules.js';
+import { boltFound } from './fasteners/bolt-found.js';
+import { boltHomed } from './fasteners/bolt-homed.js';
+import { boltSetAside } from './fasteners/bolt-set-aside.js';
+import { countAccepted } from './fasteners/count-accepted.js';
+import { fastenersCounted } from './fasteners/fasteners-counted.js';
+import { fastenersJudged } from './fasteners/fasteners-judged.js';
+import { keepingChosen } from './fasteners/keeping-chosen.js';
+import { patternDrawn } from './fasteners/pattern-drawn.js';
+import { setDescribed } from './fasteners/set-described.js';
+import { tagged } from './fasteners/tagged.js';
+import { fluidMeasured } from './fluids/fluid-measured.js';
+import { connectionFound } from './map/connection-found.js';
+import { leftOnPurpose } from './map/left-on-purpose.js';
+import { partArrived } from './parts/part-arrived.js';
+import { partNeeded } from './parts/part-needed.js';
+import { photoMarked } from './photos/photo-marked.js';
+import { photoTaken } from './photos/photo-taken.js';
+import { planFollowed } from './plan/plan-followed.js';
+import { corrected } from './record/corrected.js';
+import { handedOver } from './record/handed-over.js';
+import { noted } from './record/noted.js';
+import { groundChecked } from './start/ground-checked.js';
+import { issueClosed } from './start/issue-closed.js';
+import { issueOpened } from './start/issue-opened.js';
+import { issueSorted } from './start/issue-sorted.js';
+import { startAttempted } from './start/start-attempted.js';
+import { heightSet } from './steps/height-set.js';
+import { holdPointSigned } from './steps/hold-point-signed.js';
+import { operationDone } from './steps/operation-done.js';
+import { operationSkipped } from './steps/operation-skipped.js';
+import { operationStuck } from './steps/operation-stuck.js';
+import { workPaused } from './steps/work-paused.js';
+import { workResumed } from './steps/work-resumed.js';
+import { torqueAccepted } from './torque/torque-accepted.js';
+import { torqueRead } from './torque/torque-read.js';
+
+/** What is known of each kind of entry. */
+const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = {
+  'operation-done': operationDone,
+  'operation-skipped': operationSkipped,
+  'operation-stuck': operationStuck,
+  'height-set': heightSet,
+  'hold-point-signed': holdPointSigned,
+  'work-paused': workPaused,
+  'work-resumed': workResumed,
+  'fasteners-counted': fastenersCounted,
+  'keeping-chosen': keepingChosen,
+  'set-described': setDescribed,
+  'count-accepted': countAccepted,
+  'fasteners-judged': fastenersJudged,
+  'pattern-drawn': patternDrawn,
+  'bolt-found': boltFound,
+  'bolt-homed': boltHomed,
+  'bolt-set-aside': boltSetAside,
+  tagged,
+  'torque-read': torqueRead,
+  'torque-accepted': torqueAccepted,
+  'fluid-measured': fluidMeasured,
+  'photo-taken': photoTaken,
+  'photo-marked': photoMarked,
+  'connection-found': connectionFound,
+  'left-on-purpose': leftOnPurpose,
+  'part-needed': partNeeded,
+  'part-arrived': partArrived,
+  'ground-checked': groundChecked,
+  'start-attempted': startAttempted,
+  'issue-opened': issueOpened,
+  'issue-sorted': issueSorted,
+  'issue-closed': issueClosed,
+  'plan-followed': planFollowed,
+  noted,
+  'handed-over': handedOver,
+  corrected,
+};
+
+/** Every kind there is. */
+export const ENTRY_KINDS = Object.keys(ENTRY_RULES) as readonly EntryKind[];
+
+/** What is known of entries of `kind`. */
+export function rulesOf(kind: EntryKind): EntryRules<EntryBody> {
+  return ENTRY_RULES[kind];
+}

@@ -1,0 +1,51 @@
+import type { Operation, OperationId } from '../../../teardown/index.js';
+import { heightNeeded, isSettled } from '../../reading.js';
+import { NOTHING, refuse, unknown, type Refusal } from '../../refusal.js';
+import type { JobState } from '../../state.js';
+import { stopOfStep } from '../../stops.js';
+import { waitsFor } from '../../waits-for.js';
+import type { EntryRules } from '../entry-rules.js';
+
+/** A step is done. */
+export interface OperationDone {
+  readonly kind: 'operation-done';
+  readonly operation: OperationId;
+}
+
+export const operationDone: EntryRules<OperationDone> = {
+  mayFollow(state, entry) {
+    const operation = state.work.operations.get(entry.operation);
+    return operation ? mayBeDone(state, operation) : unknown('step', entry.operation);
+  },
+  fold: (draft, { operation }, mark) => void draft.progress.set(operation, { is: 'done', ...mark }),
+  stop: (state, { operation }) => stopOfStep(state, operation) ?? 'strip',
+  minutes: 'of-the-step',
+  binds: ({ operation }) => ({ operations: [operation] }),
+  words: ({ operation }, { step }) => `Done: ${step(operation)}`,
+};
+
+function mayBeDone(state: JobState, operation: Operation): readonly Refusal[] {
+  if (operation.kind === 'hold-point') return refuse('gate', 'A hold point is signed, not ticked off.');
+  if (isSettled(state, operation)) return refuse('twice', `“${operation.title}” is finished already.`);
+  return [...waitsFor(state, operation), ...standsWrong(state, operation), ...notTorqued(state, operation)];
+}
+
+function standsWrong(state: JobState, operation: Operation): readonly Refusal[] {
+  const height = heightNeeded(state, operation);
+  if (!height) return NOTHING;
+  return refuse(
+    'height',
+    height === 'raised'
+      ? 'The machine stands on the ground. Raise it onto stands first.'
+      : 'The machine is raised. Let it down onto its wheels first.',
+  );
+}
+
+function notTorqued(state: JobState, { kind, connection }: Operation): readonly Refusal[] {
+  if (kind !== 'torque' || connection === undefined) return NOTHING;
+  const last = state.torques.get(connection)?.at(-1);
+  if (!last) return refuse('torque', 'Read the torque first.');
+  return last.verdict !== 'within' && last.accepted === undefined
+    ? refuse('torque', 'The last reading missed its target. Do it again, or accept it with a reason.')
+    : NOTHING;
+}

@@ -1,0 +1,30 @@
+import type { ConnectionId } from '../../../connection-map/index.js';
+import { NOTHING, refuse } from '../../refusal.js';
+import type { EntryRules } from '../entry-rules.js';
+
+/** The last reading missed its target and stays as it is, for a reason. */
+export interface TorqueAccepted {
+  readonly kind: 'torque-accepted';
+  readonly connection: ConnectionId;
+  readonly reason: string;
+}
+
+export const torqueAccepted: EntryRules<TorqueAccepted> = {
+  mayFollow({ torques }, { connection }) {
+    const last = torques.get(connection)?.at(-1);
+    if (!last) return refuse('sense', 'There is no reading here to accept.');
+    return last.verdict === 'within'
+      ? refuse('sense', 'The last reading is within its window; there is nothing to accept.')
+      : NOTHING;
+  },
+  fold(draft, { connection, reason }) {
+    const readings = draft.torques.get(connection) ?? [];
+    draft.torques.set(
+      connection,
+      readings.map((reading, index) => (index === readings.length - 1 ? { ...reading, accepted: reason } : reading)),
+    );
+  },
+  stop: () => 'refit',
+  minutes: 'of-what-comes-next',
+  words: ({ connection, reason }, { joint }) => `Torque of ${joint(connection)} accepted: ${reason}`,
+};
