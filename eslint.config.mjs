@@ -8,6 +8,30 @@ const mayNotImport = (files, patterns, message) => ({
   rules: { 'no-restricted-imports': ['error', { patterns: [{ group: patterns, message }] }] },
 });
 
+const NOT_FOR_THE_WEB = ['express', '@mikro-orm/*', '@brisk/server*', 'node:*'];
+
+/** The rooms of the web application: each knows those before it, and none that comes after. */
+const WEB_ROOMS = [
+  'words',
+  'api',
+  'ui',
+  'session',
+  'photos',
+  'labels',
+  'map',
+  'planning',
+  'working-step',
+  'shell',
+  'pages',
+];
+const webRooms = WEB_ROOMS.map((room, index) =>
+  mayNotImport(
+    [`web/src/app/${room}/**/*.ts`],
+    [...NOT_FOR_THE_WEB, ...WEB_ROOMS.slice(index + 1).map((later) => `**/${later}/**`)],
+    `“${room}” knows only the rooms before it: ${WEB_ROOMS.slice(0, index).join(', ') || 'none'}.`,
+  ),
+);
+
 const FRAMEWORKS = ['@angular/*', 'express', '@mikro-orm/*', 'yup', 'rxjs', 'rxjs/*', 'node:*'];
 
 export default tseslint.config(
@@ -85,7 +109,8 @@ export default tseslint.config(
   mayNotImport(['server/src/**/*.ts'], ['@angular/*', '@brisk/web*', 'rxjs'], 'The server knows nothing of the web.'),
   mayNotImport(
     ['web/src/**/*.ts'],
-    ['express', '@mikro-orm/*', '@brisk/server*', 'node:*'],
+    NOT_FOR_THE_WEB,
     'The web knows nothing of the server but its contracts.',
   ),
+  ...webRooms,
 );

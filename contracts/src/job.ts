@@ -1,5 +1,6 @@
 import type { JobPlan } from '@brisk/core/connection-map';
-import type { LedgerEntry, Stop } from '@brisk/core/ledger';
+import type { Standing } from '@brisk/core/journey';
+import type { LedgerEntry } from '@brisk/core/ledger';
 import { number, string } from 'yup';
 import { entrySchema } from './entry.js';
 import { count, id, list, name, oneOf, optionalList, optionalText, time, uuid } from './fields.js';
@@ -121,26 +122,7 @@ export interface JobWithLedger {
 }
 
 /** A job as it stands in the yard. */
-export interface JobSummary {
-  readonly id: string;
-  readonly title: string;
-  readonly machine: string;
-  readonly reason: JobReason;
-  readonly crew: readonly string[];
-  readonly dueOn?: string;
-  readonly stop: Stop;
-  readonly handedOver: boolean;
-  /** The next step, or what the job waits for. */
-  readonly nextStep: string;
-  /** What stands in its way: stuck steps, parts not arrived, real issues. */
-  readonly blockedBy: readonly string[];
-  readonly holding: number;
-  readonly stepsDone: number;
-  readonly steps: number;
-  readonly minutesLeft: number;
-  readonly position: number;
-  readonly lastEntryAt?: string;
-}
+export interface JobSummary extends Standing, Omit<JobHead, 'note'> {}
 
 /** What came after a position, and which revision of the planning it belongs to. */
 export interface LedgerTail {

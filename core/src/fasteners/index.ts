@@ -20,6 +20,7 @@ export { placeAll, rankHomes, type Candidate, type Home, type Placing } from './
 export { readWashers } from './washers.js';
 export { substitutionRisks, type Risk } from './substitution.js';
 export {
+  commonestSet,
   drawnSize,
   PATTERN_SHAPES,
   positionsOf,

@@ -132,3 +132,10 @@ export function drawnSize({ thread, lengthMm, drive, driveSize, flanged }: Faste
     headHighMm: 0.65 * shankMm,
   };
 }
+
+/** Index of the kind of fastener that most holes of `pattern` take; nought where it has none. */
+export function commonestSet({ holes }: Pick<BoltPattern, 'holes'>): number {
+  const counts = new Map<number, number>();
+  for (const { set } of holes) counts.set(set, (counts.get(set) ?? 0) + 1);
+  return [...counts].sort((one, other) => other[1] - one[1])[0]?.[0] ?? 0;
+}

@@ -7,6 +7,7 @@ export { movedAlong, movedTo, pinnedTo, unpinned } from './arranging.js';
 export { sheetSetups, type SheetSetup, type Tray } from './carried-sheet.js';
 export { differencesOf, type Differences, type Moved } from './differences.js';
 export { brokenBy, whatIfNow, type Breach } from './harm.js';
+export { openedBy, type Opened } from './opened.js';
 export { overtakenBy, type Overtaken } from './overtaken.js';
 export {
   arranged,
@@ -21,5 +22,7 @@ export {
 } from './planned.js';
 export { practicesOf, type PracticeAnswer, type PracticeChoice, type PracticeQuestion } from './practice.js';
 export { isLicensed, problemFor, type PlanningProblem } from './problem-for.js';
+export { SearchRun, type Asked, type Found } from './search-run.js';
 export { agedBy, settingsNow, usualSettings, waitsNow } from './settings.js';
 export { toolsNeeded, type ShopTool, type ToolNeed } from './tools.js';
+export { clockAt, clockWords, closesAfter, USUAL_DAY, workGoesOn, workUntil } from './working-day.js';

@@ -1,5 +1,5 @@
 import type { FastenerSet } from '@brisk/core/connection-map';
-import { drawnSize, readFastener, type BoltPattern } from '@brisk/core/fasteners';
+import { commonestSet, drawnSize, readFastener, type BoltPattern } from '@brisk/core/fasteners';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 import { mm } from '../printing/pdf.js';
 
@@ -66,7 +66,7 @@ function sheetsFor(sizeMm: number, roomMm: number): number {
 
 /** The holes as SVG in millimetres; every other kind than the commonest has its length beside it. */
 function holes(pattern: BoltPattern, sets: readonly FastenerSet[], edgeMm: number): string {
-  const usual = commonest(pattern);
+  const usual = commonestSet(pattern);
   const lines = pattern.holes.map(({ xMm, yMm, set, note }, index) => {
     const spec = readFastener(sets[set]?.what ?? '');
     const { shankMm, headAcrossMm } = drawnSize(spec);
@@ -82,12 +82,6 @@ ${words === '' ? '' : `<text x="${x}" y="${textY}" text-anchor="middle" font-fam
   });
   const box = `<rect x="${edgeMm}" y="${edgeMm}" width="${pattern.widthMm}" height="${pattern.heightMm}" fill="none" stroke="#bbb" stroke-width="0.2" stroke-dasharray="2 2"/>`;
   return [box, ...lines].join('\n');
-}
-
-function commonest({ holes: all }: BoltPattern): number {
-  const counts = new Map<number, number>();
-  for (const { set } of all) counts.set(set, (counts.get(set) ?? 0) + 1);
-  return [...counts].sort((one, other) => other[1] - one[1])[0]?.[0] ?? 0;
 }
 
 function svgOf(drawing: string, leftMm: number, topMm: number): string {

@@ -8,8 +8,8 @@ import { ErrorStateMatcher } from '@angular/material/core';
 import { MAT_FORM_FIELD_DEFAULT_OPTIONS } from '@angular/material/form-field';
 import { provideRouter, TitleStrategy, withComponentInputBinding } from '@angular/router';
 import { routes } from './app.routes';
-import { WhenSent } from './forms/when-sent';
-import { ViewTitle } from './journey/view-title';
+import { WhenSent } from './ui/when-sent';
+import { ViewTitle } from './shell/view-title';
 
 export const appConfig: ApplicationConfig = {
   providers: [

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Router, RouterOutlet } from '@angular/router';
-import { Keys } from './keys/keys';
-import { SheetOpener } from './keys/sheet-opener';
-import { Night } from './theme/night';
+import { Keys } from './ui/keys';
+import { SheetOpener } from './shell/sheet-opener';
+import { Night } from './session/night';
 
 /** The frame around every view: it holds nothing but what is true everywhere, the keys and the light. */
 @Component({

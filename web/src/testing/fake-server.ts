@@ -18,7 +18,7 @@ import { jobCode } from '@brisk/core/labels';
 import { usualMap } from '@brisk/core/layouts';
 import type { EntryBody, LedgerEntry } from '@brisk/core/ledger';
 import { defer, of, throwError, type Observable } from 'rxjs';
-import type { Api } from '../app/server/api';
+import type { Api } from '../app/api/api';
 
 /** The job that the web tests work on. */
 export const testJob: Job = {

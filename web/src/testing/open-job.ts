@@ -5,16 +5,20 @@ import { provideRouter } from '@angular/router';
 import type { Job } from '@brisk/contracts/job';
 import { canApply, extend, foldLedger, type EntryBody, type JobState, type LedgerEntry } from '@brisk/core/ledger';
 import { entriesForNext } from '../../../core/src/testing/crew';
-import { Desk } from '../app/desk/desk';
-import { WhenSent } from '../app/forms/when-sent';
-import { House } from '../app/house/house';
-import { Selection } from '../app/job/selection';
+import { Desk } from '../app/session/desk';
+import { WhenSent } from '../app/ui/when-sent';
+import { House } from '../app/session/house';
+import { Selection } from '../app/session/selection';
 import { PhotoShelf } from '../app/photos/photo-shelf';
 import { Tidier } from '../app/photos/tidier';
-import { PlanDraft } from '../app/plan/plan-draft';
-import { PlanSearch } from '../app/plan/plan-search';
-import { Api } from '../app/server/api';
-import { StepActions } from '../app/step/step-actions';
+import { PlanDraft } from '../app/planning/plan-draft';
+import { PlanSearch } from '../app/planning/plan-search';
+import { Api } from '../app/api/api';
+import { PhotoTaking } from '../app/photos/photo-taking';
+import { Recorder } from '../app/session/recorder';
+import { HoldActions } from '../app/working-step/hold-actions';
+import { JointActions } from '../app/working-step/joint-actions';
+import { StepActions } from '../app/working-step/step-actions';
 import { FakeServer, testJob, theirEntry } from './fake-server';
 import { OwnThreadSearch } from './own-thread-search';
 import { PlainTidier, ShelfInMemory } from './photo-stand-ins';
@@ -36,9 +40,13 @@ export interface Opened<View> {
 export function jobProviders(server: FakeServer) {
   return [
     Desk,
+    HoldActions,
     House,
+    PhotoTaking,
     PlanDraft,
+    Recorder,
     Selection,
+    JointActions,
     StepActions,
     { provide: Api, useValue: server },
     { provide: ErrorStateMatcher, useClass: WhenSent },

@@ -1,6 +1,6 @@
 import { Observable } from 'rxjs';
-import type { PlanSearch } from '../app/plan/plan-search';
-import { SearchRun, type Asked, type Found } from '../app/plan/search-run';
+import type { PlanSearch } from '../app/planning/plan-search';
+import { SearchRun, type Asked, type Found } from '@brisk/core/planning';
 
 /** Searches where it is asked, by a clock that only goes on when it is looked at: the same every time. */
 export class OwnThreadSearch implements Pick<PlanSearch, 'search'> {

@@ -1,7 +1,7 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { firstValueFrom, fromEvent, merge, timer } from 'rxjs';
-import { Api } from '../server/api';
-import { problemKind, problemWords } from '../server/problem-words';
+import { Api } from '../api/api';
+import { problemKind, problemWords } from '../api/problem-words';
 import { PhotoShelf } from './photo-shelf';
 import { Tidier } from './tidier';
 import type { TidiedPhoto } from './tidied';

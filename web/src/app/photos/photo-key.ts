@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { PinnedTo } from '@brisk/core/photos';
-import { StepActions } from '../step/step-actions';
+import { PhotoTaking } from './photo-taking';
 import { PhotoBox } from './photo-box';
 
 /** One touch takes photos, or picks files: several at once, each pinned to the same place. */
@@ -35,13 +35,13 @@ export class PhotoKey {
   readonly pinnedTo = input.required<PinnedTo>();
   readonly words = input('Photo');
   protected readonly box = inject(PhotoBox);
-  private readonly actions = inject(StepActions);
+  private readonly taking = inject(PhotoTaking);
 
   protected take(event: Event): void {
     const chooser = event.target;
     if (!(chooser instanceof HTMLInputElement)) return;
     const files = [...(chooser.files ?? [])];
     chooser.value = '';
-    if (files.length > 0) void this.actions.photos(files, this.pinnedTo());
+    if (files.length > 0) void this.taking.take(files, this.pinnedTo());
   }
 }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { RouterLink } from '@angular/router';
 import type { JobState, Photo } from '@brisk/core/ledger';
 import { photosOf } from '@brisk/core/find';
-import { Desk } from '../desk/desk';
+import { Desk } from '../session/desk';
 import { PhotoBox } from './photo-box';
 
 /** Photos of one joint: before it came apart, and as it goes back, side by side. */

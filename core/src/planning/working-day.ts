@@ -1,0 +1,61 @@
+import type { WorkingDay } from '../schedule/index.js';
+import { addDays, addMinutes, differenceInMilliseconds, format, roundToNearestMinutes, set } from 'date-fns';
+
+/** When a shop works unless it says otherwise. */
+export const USUAL_DAY: WorkingDay = { begins: '07:30', ends: '16:00' };
+
+/** When work goes on: now, or when the shop opens next. */
+export function workGoesOn(now: Date, day: WorkingDay): Date {
+  const opens = at(now, day.begins);
+  if (now < opens) return opens;
+  return now < at(now, day.ends) ? now : at(addDays(now, 1), day.begins);
+}
+
+/** The time of day at which `minutes` of work are done, with the nights left out. */
+export function clockAt(minutes: number, now: Date, day: WorkingDay): Date {
+  let from = workGoesOn(now, day);
+  let left = minutes;
+  for (;;) {
+    const today = minutesBetween(at(from, day.ends), from);
+    // A day that closes before it opens never gets anything done.
+    if (left <= today || today <= 0) return addMinutes(from, left);
+    left -= today;
+    from = at(addDays(from, 1), day.begins);
+  }
+}
+
+/**
+ * Minutes of work until a time of day, such as "15:00": today where that is still to come, or else on the next day.
+ * Undefined where `clock` is no time of day; nought for one before the shop opens.
+ */
+export function workUntil(clock: string, now: Date, day: WorkingDay): number | undefined {
+  if (!/^\d{2}:\d{2}$/.test(clock)) return undefined;
+  const start = workGoesOn(now, day);
+  const then = at(start, clock);
+  const closes = at(start, day.ends);
+  if (then >= start) return minutesBetween(then < closes ? then : closes, start);
+  const tomorrow = minutesBetween(then, at(start, day.begins));
+  return minutesBetween(closes, start) + Math.max(0, tomorrow);
+}
+
+/** Minutes of work until the shop closes on the day that somebody leaves at `minutes`. */
+export function closesAfter(minutes: number, now: Date, day: WorkingDay): number {
+  const leaves = clockAt(minutes, now, day);
+  return minutes + Math.max(0, minutesBetween(at(leaves, day.ends), leaves));
+}
+
+/** The time of day at which `minutes` of work are done, as a clock shows it. */
+export function clockWords(minutes: number, now: Date, day: WorkingDay): string {
+  // To the nearest minute: seconds have gone by since somebody typed it.
+  return format(roundToNearestMinutes(clockAt(minutes, now, day)), 'HH:mm');
+}
+
+/** With the seconds in it: cut to whole minutes, what was typed as 12:30 would come back as 12:29. */
+function minutesBetween(later: Date, earlier: Date): number {
+  return differenceInMilliseconds(later, earlier) / 60_000;
+}
+
+function at(date: Date, clock: string): Date {
+  const [hours = 0, minutes = 0] = clock.split(':').map(Number);
+  return set(date, { hours, minutes, seconds: 0, milliseconds: 0 });
+}

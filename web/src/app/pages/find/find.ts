@@ -1,0 +1,64 @@
+import { sentence } from '@brisk/core/words';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { ActivatedRoute, Router, RouterLink } from '@angular/router';
+import type { JobHits } from '@brisk/contracts/house';
+import type { Hit } from '@brisk/core/find';
+import { catchError, debounceTime, distinctUntilChanged, map, of, switchMap, tap } from 'rxjs';
+import { Api } from '../../api/api';
+import { problemWords } from '../../api/problem-words';
+
+const PAUSE_MS = 200;
+const KIND: Readonly<Record<Hit['is'], string>> = { joint: 'Joint', note: 'Note', part: 'Part', photo: 'Photo' };
+
+/** Where is the starter bolt? Asked over every job of the shop. */
+@Component({
+  selector: 'bl-find',
+  imports: [RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './find.html',
+  styleUrl: './find.scss',
+})
+export class Find {
+  private readonly api = inject(Api);
+  private readonly router = inject(Router);
+  private readonly route = inject(ActivatedRoute);
+  protected readonly kinds = KIND;
+  protected readonly sentence = sentence;
+  protected readonly asking = signal(false);
+  protected readonly trouble = signal('');
+
+  private readonly asked = this.route.queryParamMap.pipe(
+    map((query) => query.get('q') ?? ''),
+    distinctUntilChanged(),
+  );
+  protected readonly query = toSignal(this.asked, { initialValue: '' });
+  protected readonly found = toSignal(
+    this.asked.pipe(
+      debounceTime(PAUSE_MS),
+      tap(() => this.asking.set(true)),
+      switchMap((query) =>
+        this.api.find(query).pipe(
+          tap(() => this.trouble.set('')),
+          catchError((error: unknown) => {
+            this.trouble.set(problemWords(error));
+            return of<readonly JobHits[]>([]);
+          }),
+        ),
+      ),
+      tap(() => this.asking.set(false)),
+    ),
+  );
+
+  protected typed(event: Event): void {
+    const q = event.target instanceof HTMLInputElement ? event.target.value : '';
+    void this.router.navigate([], { queryParams: { q: q || null }, replaceUrl: true });
+  }
+
+  /** Where a hit is looked at. */
+  protected linkOf(job: string, hit: Hit): readonly string[] {
+    if (hit.photo !== undefined) return ['/jobs', job, 'photos', hit.photo];
+    if (hit.connection !== undefined) return ['/jobs', job, 'bags', hit.connection];
+    return ['/jobs', job, hit.is === 'part' ? 'bench' : 'record'];
+  }
+}

@@ -1,0 +1,185 @@
+import { sentence } from '@brisk/core/words';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import { FormControl, FormGroup, FormGroupDirective, ReactiveFormsModule } from '@angular/forms';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { amount, name, oneOf, optionalText, text } from '@brisk/contracts/fields';
+import {
+  ISSUE_SORTS,
+  likelySort,
+  startAdvice,
+  START_RESULTS,
+  type IssueSort,
+  type StartResult,
+  RESULT_WORDS,
+} from '@brisk/core/first-start';
+import { gateOf, nextUp, unsettled, type Issue } from '@brisk/core/ledger';
+import type { WorkPhase } from '@brisk/core/teardown';
+import { v4 as uuid } from 'uuid';
+import { Desk } from '../../session/desk';
+import { Ask } from '../../ui/ask';
+import { choicesFrom } from '../../ui/asking';
+import { wrongWith, yupRule } from '../../ui/yup-rule';
+import { HoldPoint } from '../../working-step/hold-point';
+import { Recorder } from '../../session/recorder';
+import { StepInHand } from '../../working-step/step-in-hand';
+import { SORT_WORDS } from '../../words/trade-words';
+import { VoltsChart } from './volts-chart';
+
+/** The gate, the attempts with what the battery did, and the trouble sorted into its four kinds. */
+@Component({
+  selector: 'bl-first-start',
+  imports: [
+    HoldPoint,
+    MatButton,
+    MatFormFieldModule,
+    MatInput,
+    ReactiveFormsModule,
+    RouterLink,
+    StepInHand,
+    VoltsChart,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './first-start.html',
+  styleUrl: './first-start.scss',
+})
+export class FirstStart {
+  protected readonly desk = inject(Desk);
+  private readonly recorder = inject(Recorder);
+  private readonly asker = inject(Ask);
+  protected readonly phases: readonly WorkPhase[] = ['first-start'];
+  protected readonly results = START_RESULTS.map((value) => ({ value, words: RESULT_WORDS[value] }));
+  protected readonly resultWords = RESULT_WORDS;
+  private readonly sheet = viewChild.required(FormGroupDirective);
+  protected readonly wrongWith = wrongWith;
+  /** Moves on with every attempt, so that the advice speaks of now. */
+  private readonly looked = signal(new Date().toISOString());
+
+  protected readonly form = new FormGroup({
+    voltsBefore: new FormControl<number | null>(null, yupRule(amount(36).label('Volts at rest'))),
+    voltsLowest: new FormControl<number | null>(null, yupRule(amount(36).label('Lowest volts'))),
+    crankSeconds: new FormControl<number | null>(null, yupRule(amount(120).label('Seconds'))),
+    result: new FormControl<StartResult | null>(null, yupRule(oneOf(START_RESULTS).label('What it did'))),
+    note: new FormControl<string>('', yupRule(optionalText().label('Note'))),
+  });
+
+  protected readonly signed = computed(() => {
+    const state = this.desk.state();
+    return state !== undefined && gateOf(state, 'pre-start').signed !== undefined;
+  });
+  protected readonly step = computed(() => {
+    const state = this.desk.state();
+    return state && nextUp(state, this.phases);
+  });
+  protected readonly finished = computed(() => {
+    const state = this.desk.state();
+    return state !== undefined && unsettled(state, 'first-start').length === 0;
+  });
+  protected readonly attempts = computed(() => this.desk.state()?.attempts ?? []);
+  protected readonly newestFirst = computed(() =>
+    this.attempts()
+      .map((attempt, index) => ({ ...attempt, number: index + 1 }))
+      .reverse(),
+  );
+  protected readonly advice = computed(() => startAdvice(this.attempts(), this.looked()));
+  protected readonly openIssues = computed(() =>
+    ISSUE_SORTS.map((sort) => ({
+      sort,
+      words: SORT_WORDS[sort],
+      issues: this.issues().filter((issue) => issue.sort === sort && !issue.closed),
+    })),
+  );
+  protected readonly closedIssues = computed(() => this.issues().filter(({ closed }) => closed));
+  private readonly issues = computed(() => [...(this.desk.state()?.issues.values() ?? [])]);
+
+  protected attempt(): void {
+    const { voltsBefore, voltsLowest, crankSeconds, result, note } = this.form.getRawValue();
+    if (this.form.invalid || voltsBefore === null || voltsLowest === null || crankSeconds === null || !result) return;
+    this.looked.set(new Date().toISOString());
+    const recorded = this.recorder.record(`Attempt: ${RESULT_WORDS[result].toLowerCase()}`, {
+      kind: 'start-attempted',
+      voltsBefore,
+      voltsLowest,
+      crankSeconds,
+      result,
+      ...(note?.trim() ? { note: note.trim() } : {}),
+    });
+    if (recorded) this.sheet().resetForm();
+  }
+
+  protected async openIssue(): Promise<void> {
+    const state = this.desk.state();
+    if (!state) return;
+    const leftOff = [...state.leftAsItIs].filter(([, left]) => left.as === 'off').map(([id]) => id);
+    const touched = [...state.work.connections.values()].filter(({ id }) => state.work.operations.has(`open:${id}`));
+    const answers = await this.asker.ask({
+      title: 'What shows or goes wrong?',
+      words: 'Only the real ones need work. What is still off and what low voltage threw up sort themselves out.',
+      questions: [
+        { field: 'title', label: 'Warning, noise, smoke, leak…', as: 'line', schema: name().label('What it is') },
+        {
+          field: 'connection',
+          label: 'Something we touched that could explain it',
+          as: 'choice',
+          schema: optionalText(),
+          choices: touched.map((connection) => ({ value: connection.id, words: sentence(connection.name) })),
+        },
+        {
+          field: 'sort',
+          label: 'Which sort is it?',
+          as: 'choice',
+          schema: oneOf(ISSUE_SORTS).label('The sort'),
+          choices: choicesFrom(SORT_WORDS),
+          initial: likelySort(leftOff.length > 0, state.attempts.at(-1)?.voltsLowest),
+          hint: 'Proposed from what is left off and how far the battery sank.',
+        },
+      ],
+      action: 'Open it',
+    });
+    if (!answers) return;
+    this.recorder.record(`Open: ${answers['title']}`, {
+      kind: 'issue-opened',
+      issue: uuid(),
+      title: String(answers['title']),
+      sort: answers['sort'] as IssueSort,
+      ...(answers['connection'] ? { connection: String(answers['connection']) } : {}),
+    });
+  }
+
+  protected async sortIssue({ issue, title, sort }: Issue): Promise<void> {
+    const answers = await this.asker.ask({
+      title: `Sort: ${title}`,
+      questions: [
+        {
+          field: 'sort',
+          label: 'Which sort is it?',
+          as: 'choice',
+          schema: oneOf(ISSUE_SORTS).label('The sort'),
+          choices: choicesFrom(SORT_WORDS),
+          initial: sort,
+        },
+      ],
+      action: 'Sort it',
+    });
+    if (answers && answers['sort'] !== sort)
+      this.recorder.record('Sorted', { kind: 'issue-sorted', issue, sort: answers['sort'] as IssueSort });
+  }
+
+  protected async closeIssue({ issue, title }: Issue): Promise<void> {
+    const answers = await this.asker.ask({
+      title: `Close: ${title}`,
+      questions: [
+        { field: 'how', label: 'What it was and what was done', as: 'lines', schema: text().label('What was done') },
+      ],
+      action: 'Close it',
+    });
+    if (answers) this.recorder.record(`Closed: ${title}`, { kind: 'issue-closed', issue, how: String(answers['how']) });
+  }
+
+  protected touchedName({ connection }: Issue): string {
+    const touched = connection === undefined ? undefined : this.desk.state()?.work.connections.get(connection);
+    return touched ? `Look at: ${touched.name}` : '';
+  }
+}

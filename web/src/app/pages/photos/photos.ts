@@ -1,0 +1,80 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { findPhotos, type PhotoQuery } from '@brisk/core/find';
+import { STATION_WORDS, several } from '@brisk/core/words';
+import { STATIONS, type Station } from '@brisk/core/connection-map';
+import { format } from 'date-fns';
+import { Desk } from '../../session/desk';
+import { PhotoBox } from '../../photos/photo-box';
+import { PhotoKey } from '../../photos/photo-key';
+
+/** How many are shown before somebody asks for more. */
+const PAGE = 60;
+
+/** Every photo of a job, found by part, station, day, person and words. */
+@Component({
+  selector: 'bl-photos',
+  imports: [PhotoKey, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './photos.html',
+  styleUrl: './photos.scss',
+})
+export class Photos {
+  protected readonly desk = inject(Desk);
+  protected readonly box = inject(PhotoBox);
+  protected readonly stationWords = STATION_WORDS;
+  protected readonly several = several;
+  protected readonly query = signal<PhotoQuery>({});
+  protected readonly most = signal(PAGE);
+
+  private readonly all = computed(() => {
+    const state = this.desk.state();
+    return state ? findPhotos(state, {}, dayOf) : [];
+  });
+  protected readonly found = computed(() => {
+    const state = this.desk.state();
+    return state ? findPhotos(state, this.query(), dayOf) : [];
+  });
+  protected readonly page = computed(() =>
+    this.found()
+      .slice(0, this.most())
+      .map((one) => ({ ...one, when: format(new Date(one.photo.at), 'd MMM HH:mm') })),
+  );
+
+  /** What there is to choose from. */
+  protected readonly choices = computed(() => {
+    const all = this.all();
+    return {
+      parts: distinct(all.flatMap(({ parts }) => parts)),
+      stations: STATIONS.filter((station) => all.some((one) => one.station === station)),
+      days: [...distinct(all.map(({ day }) => day))].reverse(),
+      people: distinct(all.map(({ photo }) => photo.by)),
+    };
+  });
+
+  protected pick(field: 'part' | 'day' | 'by' | 'station', event: Event): void {
+    const value = event.target instanceof HTMLSelectElement ? event.target.value : '';
+    this.most.set(PAGE);
+    this.query.update(({ [field]: _before, ...rest }) =>
+      value === '' ? rest : { ...rest, [field]: value as Station & string },
+    );
+  }
+
+  protected typed(event: Event): void {
+    if (!(event.target instanceof HTMLInputElement)) return;
+    const words = event.target.value;
+    this.query.update((before) => ({ ...before, words }));
+  }
+
+  protected more(): void {
+    this.most.update((most) => most + PAGE);
+  }
+}
+
+function dayOf(at: string): string {
+  return format(new Date(at), 'yyyy-MM-dd');
+}
+
+function distinct(words: readonly string[]): readonly string[] {
+  return [...new Set(words)].sort();
+}

@@ -1,0 +1,182 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import type { Station } from '@brisk/core/connection-map';
+import type { PlanSettings, Wait } from '@brisk/core/ledger';
+import { isLicensed } from '@brisk/core/planning';
+import { FUEL_SCHOOLS, ORDER_SCHOOLS, type Hand, type Weights, type WorkingDay } from '@brisk/core/schedule';
+import { STATION_WORDS, several } from '@brisk/core/words';
+import { Desk } from '../../session/desk';
+import { PlanDraft } from '../../planning/plan-draft';
+import { FUEL_WORDS, ORDER_WORDS } from '../../planning/school-words';
+import { clockWords, closesAfter, USUAL_DAY, workUntil } from '@brisk/core/planning';
+
+const MOST_HANDS = 8;
+
+/** Who works and until when, which school they follow, what they count against an order, and what has to wait. */
+@Component({
+  selector: 'bl-crew-panel',
+  imports: [MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './crew-panel.html',
+  styleUrl: './crew-panel.scss',
+})
+export class CrewPanel {
+  private readonly desk = inject(Desk);
+  protected readonly draft = inject(PlanDraft);
+  protected readonly orders = ORDER_SCHOOLS.map((value) => ({ value, words: ORDER_WORDS[value] }));
+  protected readonly fuels = FUEL_SCHOOLS.map((value) => ({ value, words: FUEL_WORDS[value] }));
+  protected readonly stations = Object.entries(STATION_WORDS) as readonly (readonly [Station, string])[];
+  protected readonly several = several;
+  protected readonly wrong = signal('');
+  protected readonly weights: readonly { readonly field: keyof Weights | 'moveMachineMin'; readonly words: string }[] =
+    [
+      { field: 'moveMachineMin', words: 'Raising or lowering it takes' },
+      { field: 'heightChangeMin', words: 'and is worth avoiding for another' },
+      { field: 'stationMoveMin', words: 'A walk to another station counts as' },
+      { field: 'toolFetchMin', words: 'Fetching a tool counts as' },
+    ];
+
+  protected readonly others = computed(() => {
+    const here = new Set(this.draft.settings()?.crew.hands.map(({ name }) => name));
+    return (this.desk.job()?.crew ?? []).filter((name) => !here.has(name));
+  });
+
+  /** Licensed work that is still to be done, and when it is arranged for. */
+  protected readonly licensed = computed(() => {
+    const state = this.desk.state();
+    const now = this.draft.now();
+    if (!state || !now) return [];
+    return now.problem.operations
+      .filter(isLicensed)
+      .map((operation) => ({ operation, at: this.clock(this.waitOf(operation.id)) }));
+  });
+
+  protected readonly waiting = computed(() => {
+    const state = this.desk.state();
+    return (this.draft.settings()?.waits ?? []).flatMap((wait) => {
+      const operation = state?.work.operations.get(wait.operation);
+      return operation && !isLicensed(operation) ? [{ wait, title: operation.title, at: this.clock(wait) }] : [];
+    });
+  });
+
+  protected readonly day = computed(() => this.draft.settings()?.crew.day ?? USUAL_DAY);
+
+  protected leaves({ away = [] }: Hand): string {
+    const [gone] = away;
+    return gone ? clockWords(gone.fromMin, new Date(), this.day()) : '';
+  }
+
+  protected add(name: string): void {
+    const trimmed = name.trim().slice(0, 120);
+    const settings = this.draft.settings();
+    if (!settings || trimmed === '') return;
+    if (settings.crew.hands.length >= MOST_HANDS)
+      return this.wrong.set(`At most ${MOST_HANDS} people are planned for.`);
+    if (settings.crew.hands.some((hand) => hand.name === trimmed))
+      return this.wrong.set(`${trimmed} is there already.`);
+    this.wrong.set('');
+    this.hands([...settings.crew.hands, { name: trimmed }], `${trimmed} helps`);
+  }
+
+  protected remove(name: string): void {
+    const hands = this.draft.settings()?.crew.hands ?? [];
+    if (hands.length < 2) return this.wrong.set('A plan needs at least one person.');
+    this.wrong.set('');
+    this.hands(
+      hands.filter((hand) => hand.name !== name),
+      `Without ${name}`,
+    );
+  }
+
+  /** Somebody leaves at a time of day and is back when the shop opens again, or stays where it is empty. */
+  protected leave(name: string, clock: string): void {
+    const hands = this.draft.settings()?.crew.hands ?? [];
+    const now = new Date();
+    const fromMin = workUntil(clock, now, this.day());
+    this.hands(
+      hands.map((hand): Hand => {
+        if (hand.name !== name) return hand;
+        return fromMin === undefined
+          ? { name }
+          : { name, away: [{ fromMin, untilMin: closesAfter(fromMin, now, this.day()) }] };
+      }),
+      fromMin === undefined ? `${name} stays` : `${name} leaves at ${clock}`,
+    );
+  }
+
+  /** The shop opens or closes at another time. */
+  protected works(change: Partial<WorkingDay>): void {
+    const settings = this.draft.settings();
+    const day = { ...this.day(), ...change };
+    if (!settings) return;
+    if (!(day.begins < day.ends)) return this.wrong.set('The shop has to open before it closes.');
+    this.wrong.set('');
+    this.draft.settle({ ...settings, crew: { ...settings.crew, day } }, `Work from ${day.begins} to ${day.ends}`);
+  }
+
+  protected school(change: Partial<PlanSettings['school']>): void {
+    const settings = this.draft.settings();
+    if (!settings) return;
+    const school = { ...settings.school, ...change };
+    this.draft.settle(
+      { ...settings, school },
+      change.order ? ORDER_WORDS[school.order] : `Fuel: ${FUEL_WORDS[school.fuel]}`,
+    );
+  }
+
+  protected weigh(field: keyof Weights | 'moveMachineMin', typed: string): void {
+    const settings = this.draft.settings();
+    const minutes = Number(typed.replace(',', '.'));
+    if (!settings) return;
+    if (typed.trim() === '' || !(minutes >= 0 && minutes <= 600))
+      return this.wrong.set('Minutes are a number from 0 to 600.');
+    this.wrong.set('');
+    const { crew } = settings;
+    const changed =
+      field === 'moveMachineMin'
+        ? { ...crew, moveMachineMin: minutes }
+        : { ...crew, weights: { ...crew.weights, [field]: minutes } };
+    this.draft.settle({ ...settings, crew: changed }, 'Counted otherwise');
+  }
+
+  protected weightOf(field: keyof Weights | 'moveMachineMin'): number {
+    const crew = this.draft.settings()?.crew;
+    if (!crew) return 0;
+    return field === 'moveMachineMin' ? crew.moveMachineMin : crew.weights[field];
+  }
+
+  protected cramp(station: Station, cramped: boolean): void {
+    const settings = this.draft.settings();
+    if (!settings) return;
+    const others = settings.crew.cramped.filter((one) => one !== station);
+    const crew = { ...settings.crew, cramped: cramped ? [...others, station] : others };
+    this.draft.settle({ ...settings, crew }, cramped ? 'Room for one' : 'Room for two');
+  }
+
+  /** A step can begin at a time of day; empty: nobody knows when. */
+  protected waitUntil(operation: string, clock: string, why: string, known: 'unknown' | 'now'): void {
+    const settings = this.draft.settings();
+    if (!settings) return;
+    const minutes = workUntil(clock, new Date(), this.day());
+    const others = settings.waits.filter((wait) => wait.operation !== operation);
+    const wait: readonly Wait[] =
+      minutes === undefined ? (known === 'now' ? [] : [{ operation, why }]) : [{ operation, min: minutes, why }];
+    this.draft.settle(
+      { ...settings, waits: [...others, ...wait] },
+      minutes === undefined ? 'Time open' : `Arranged for ${clock}`,
+    );
+  }
+
+  private waitOf(operation: string): Wait | undefined {
+    return this.draft.settings()?.waits.find((wait) => wait.operation === operation);
+  }
+
+  private clock(wait: Wait | undefined): string {
+    return wait?.min === undefined ? '' : clockWords(wait.min, new Date(), this.day());
+  }
+
+  private hands(hands: readonly Hand[], words: string): void {
+    const settings = this.draft.settings();
+    if (settings) this.draft.settle({ ...settings, crew: { ...settings.crew, hands } }, words);
+  }
+}

@@ -1,0 +1,147 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { powerpackOf, routeOf } from '@brisk/core/connection-map';
+import { overtakenBy, toolsNeeded } from '@brisk/core/planning';
+import { duration, several } from '@brisk/core/words';
+import { format, isSameDay } from 'date-fns';
+import { Desk } from '../../session/desk';
+import { Selection } from '../../session/selection';
+import { Keys } from '../../ui/keys';
+import { CrewPanel } from './crew-panel';
+import { DayPicture } from './day-picture';
+import { PlanChanges } from './plan-changes';
+import { PlanDraft } from '../../planning/plan-draft';
+import { PlanTabs } from './plan-tabs';
+import { SetupList } from './setup-list';
+import { ToolShed } from '../../planning/tool-shed';
+import { clockAt, USUAL_DAY } from '@brisk/core/planning';
+
+/** How long a search goes on when somebody asks for one, and when they ask for more. */
+const LOOK_MS = 4_000;
+const LONGER_MS = 20_000;
+
+/** The plan of one half: who is where when, what it costs, what could be better, and the run sheet to change by hand. */
+@Component({
+  selector: 'bl-plan',
+  imports: [CrewPanel, DayPicture, MatButton, PlanChanges, PlanTabs, RouterLink, SetupList],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './plan.html',
+  styleUrl: './plan.scss',
+})
+export class Plan {
+  /** Which half is shown, from the address. */
+  readonly way = input<string>();
+  protected readonly desk = inject(Desk);
+  protected readonly selection = inject(Selection);
+  protected readonly draft = inject(PlanDraft);
+  private readonly shed = inject(ToolShed);
+  protected readonly duration = duration;
+  protected readonly several = several;
+  protected readonly open = signal(false);
+  protected readonly wrong = signal('');
+
+  protected readonly half = computed<'out' | 'back'>(() => (this.way() === 'back' ? 'back' : 'out'));
+  protected readonly set = computed(() => {
+    const job = this.desk.job();
+    return job && { powerpack: powerpackOf(job.plan).name, route: routeOf(job.plan).name, layout: job.plan.map.name };
+  });
+  protected readonly begun = computed(() => (this.desk.state()?.progress.size ?? 0) > 0);
+  protected readonly sheet = computed(
+    () => `/api/jobs/${encodeURIComponent(this.desk.job()?.id ?? '')}/run-sheet.pdf?half=${this.half()}`,
+  );
+
+  protected readonly day = computed(() => this.draft.settings()?.crew.day ?? USUAL_DAY);
+  /** When the crew would be done, by the clock on the wall. */
+  protected readonly doneAt = computed(() => {
+    const finish = this.draft.now()?.schedule.costs.finishMin ?? 0;
+    const now = new Date();
+    const done = clockAt(finish, now, this.day());
+    return `done ${format(done, isSameDay(done, now) ? 'HH:mm' : 'EEE HH:mm')}`;
+  });
+  protected readonly names = computed(() => this.draft.now()?.problem.crew.hands.map(({ name }) => name) ?? []);
+  protected readonly minutes = computed(() => {
+    const steps = this.draft.now()?.schedule.steps ?? [];
+    const sum = (which: 'low' | 'likely' | 'high') =>
+      steps.reduce((all, { operation }) => all + operation.minutes[which], 0);
+    return { low: sum('low'), likely: sum('likely'), high: sum('high') };
+  });
+
+  /** How far the finish is from what nothing can be better than, in words. */
+  protected readonly gap = computed(() => {
+    const now = this.draft.now();
+    if (!now || now.bound.finishMin === 0) return '';
+    const over = now.schedule.costs.finishMin / now.bound.finishMin - 1;
+    return over < 0.005 ? 'as quick as can be' : `at most ${Math.ceil(over * 100)} % over the quickest there is`;
+  });
+
+  protected readonly followedWords = computed(() => {
+    const followed = this.draft.followed();
+    return followed
+      ? `Plan ${followed.version}, followed since ${format(new Date(followed.at), 'd MMM HH:mm')} (${followed.by})`
+      : 'No plan is followed yet: steps are grouped by place';
+  });
+
+  /** What happened since the plan was taken on that it does not know. */
+  protected readonly overtaken = computed(() => {
+    const state = this.desk.state();
+    if (!state) return [];
+    const lost = this.draft.base()?.problem.lostPins ?? [];
+    return [
+      ...overtakenBy(state, this.half()).map(({ is, title }) => `${is === 'stuck' ? 'Stuck' : 'New'}: ${title}`),
+      ...lost.map(({ of }) => `A pin cannot be kept: ${state.work.operations.get(of)?.title ?? of}`),
+    ];
+  });
+
+  protected readonly heldUp = computed(() => this.draft.now()?.problem.heldUp ?? []);
+  /** The steps nobody knows the time of. */
+  protected readonly waitFor = computed(() =>
+    (this.draft.settings()?.waits ?? [])
+      .filter(({ min }) => min === undefined)
+      .map(({ operation }) => this.desk.state()?.work.operations.get(operation)?.title ?? operation),
+  );
+  protected readonly lacking = computed(() =>
+    toolsNeeded(this.draft.now()?.problem.operations ?? [], this.shed.tools()).filter(
+      ({ stands }) => stands === 'lacking' || stands === 'unknown',
+    ),
+  );
+
+  constructor() {
+    effect(() => this.draft.half.set(this.half()));
+    inject(Keys).use(
+      { key: '[', words: 'The picked step one place earlier', act: () => this.shift(-1) },
+      { key: ']', words: 'The picked step one place later', act: () => this.shift(1) },
+      { key: 'p', words: 'Pin the picked step, or let it go', act: () => this.pin() },
+      { key: 'z', words: 'Undo in the plan', act: () => this.draft.undo() },
+      { key: 'Z', words: 'Redo in the plan', act: () => this.draft.redo() },
+    );
+  }
+
+  protected look(longer: boolean): void {
+    this.draft.look(longer ? LONGER_MS : LOOK_MS);
+  }
+
+  protected follow(): void {
+    this.wrong.set(this.draft.follow() ?? '');
+  }
+
+  protected show(step: string): void {
+    document.getElementById(`at-${step}`)?.scrollIntoView({ block: 'start' });
+    if (this.selection.step() !== step) this.selection.pick(step);
+  }
+
+  protected shift(by: -1 | 1): void {
+    const id = this.selection.step();
+    const steps = this.draft.now()?.schedule.steps ?? [];
+    const at = steps.findIndex(({ operation }) => operation.id === id);
+    if (id === undefined || at < 0) return;
+    const title = steps[at]?.operation.title ?? '';
+    const target = by < 0 ? steps[at - 1]?.operation.id : steps[at + 2]?.operation.id;
+    if (by > 0 || target !== undefined) this.draft.move([id], target, `Moved: ${title}`);
+  }
+
+  protected pin(): void {
+    const id = this.selection.step();
+    if (id !== undefined) this.draft.pin([id]);
+  }
+}

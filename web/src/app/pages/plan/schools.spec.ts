@@ -1,0 +1,51 @@
+import { TestBed } from '@angular/core/testing';
+import { isDone } from '@brisk/core/ledger';
+import { openView, workedUntil } from '../../../testing/open-job';
+import { PlanDraft } from '../../planning/plan-draft';
+import { Schools } from './schools';
+
+const flat = (element: Element | null | undefined) => element?.textContent?.replace(/\s+/g, ' ').trim() ?? '';
+
+beforeEach(() => localStorage.clear());
+
+describe('schools', () => {
+  it('stand side by side in figures, and one is taken', async () => {
+    const view = await openView(Schools);
+    const columns = [...view.element.querySelectorAll('section')];
+    expect(columns).toHaveLength(3);
+    for (const column of columns) expect(flat(column)).toMatch(/Out \d+ h \d+.*Back \d+ h.*Connections opened \d+/);
+    expect(view.text()).toContain('least');
+    const loom = columns[1]?.querySelectorAll('select')[2];
+    if (!loom) throw new Error('The loom is asked about.');
+    loom.selectedIndex = 1;
+    loom.dispatchEvent(new Event('change'));
+    await view.settle();
+    const opened = (index: number) =>
+      Number(/Connections opened (\d+)/.exec(flat(view.element.querySelectorAll('section')[index]))?.[1]);
+    expect(opened(1)).toBeLessThan(opened(0));
+    const take = view.element.querySelectorAll('section')[1]?.querySelector('button');
+    take?.click();
+    await view.settle();
+    expect(view.server.plannings[0]?.plan.practice).toEqual({ along: ['loom'] });
+    expect(TestBed.inject(PlanDraft).settings()?.school.order).toBe('by-system');
+  });
+
+  it('say what is recorded already and stands against one', async () => {
+    const entries = workedUntil((state) => isDone(state, 'open:oil-pressure'));
+    const view = await openView(Schools, entries);
+    const loom = view.element.querySelectorAll('section')[0]?.querySelectorAll('select')[2];
+    if (!loom) throw new Error('The loom is asked about.');
+    loom.selectedIndex = 1;
+    loom.dispatchEvent(new Event('change'));
+    await view.settle();
+    expect(view.text()).toMatch(/Not any more: .*has to stay in the plan/);
+  });
+
+  it('can be put beside a fourth, and taken away', async () => {
+    const view = await openView(Schools);
+    await view.press('+ Another beside it');
+    expect(view.element.querySelectorAll('section')).toHaveLength(4);
+    await view.press('Take this column away');
+    expect(view.element.querySelectorAll('section')).toHaveLength(3);
+  });
+});

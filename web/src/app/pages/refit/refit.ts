@@ -1,0 +1,43 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { stillOpen, unsettled } from '@brisk/core/ledger';
+import type { WorkPhase } from '@brisk/core/teardown';
+import { STATION_WORDS, sentence } from '@brisk/core/words';
+import { Desk } from '../../session/desk';
+import { Keys } from '../../ui/keys';
+import { PlanDraft } from '../../planning/plan-draft';
+import { HoldActions } from '../../working-step/hold-actions';
+import { StepInHand } from '../../working-step/step-in-hand';
+
+/** The way back: in before lowering, down, by fingers, seated, torqued, connected, filled, battery last. */
+@Component({
+  selector: 'bl-refit',
+  imports: [MatButton, RouterLink, StepInHand],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './refit.html',
+  styleUrl: './refit.scss',
+})
+export class Refit {
+  protected readonly desk = inject(Desk);
+  protected readonly holds = inject(HoldActions);
+  protected readonly phases: readonly WorkPhase[] = ['refit'];
+  protected readonly sentence = sentence;
+  protected readonly stations = STATION_WORDS;
+
+  protected readonly at = computed(() => {
+    const state = this.desk.state();
+    if (!state) return undefined;
+    if (unsettled(state, 'lift').length > 0) return 'too-soon';
+    return unsettled(state, 'refit').length === 0 ? 'finished' : 'working';
+  });
+  protected readonly open = computed(() => {
+    const state = this.desk.state();
+    return state ? stillOpen(state) : [];
+  });
+
+  constructor() {
+    inject(PlanDraft).half.set('back');
+    inject(Keys).use({ key: 'f', words: 'Found one more', act: () => void this.holds.found(true) });
+  }
+}

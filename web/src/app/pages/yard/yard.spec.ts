@@ -1,0 +1,103 @@
+import { TestBed } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import type { JobSummary } from '@brisk/contracts/job';
+import { FakeServer } from '../../../testing/fake-server';
+import { tick, wordsOf } from '../../../testing/open-job';
+import { Api } from '../../api/api';
+import { Yard } from './yard';
+
+const job = (changes: Partial<JobSummary>): JobSummary => ({
+  id: 'a',
+  title: 'Minibus',
+  machine: 'No. 7',
+  reason: 'same-back',
+  crew: ['Ines'],
+  stop: 'strip',
+  handedOver: false,
+  nextStep: 'Pull off the upper hose',
+  blockedBy: [],
+  holding: 11,
+  stepsDone: 76,
+  steps: 243,
+  minutesLeft: 125,
+  position: 100,
+  ...changes,
+});
+
+async function open(summaries: readonly JobSummary[], reachable = true) {
+  const server = new FakeServer();
+  server.summaries = summaries;
+  server.reachable = reachable;
+  TestBed.configureTestingModule({
+    imports: [Yard],
+    providers: [{ provide: Api, useValue: server }, provideRouter([])],
+  });
+  const fixture = TestBed.createComponent(Yard);
+  fixture.detectChanges();
+  await tick(10);
+  fixture.detectChanges();
+  const element = fixture.nativeElement as HTMLElement;
+  return { element, fixture, text: () => wordsOf(element) };
+}
+
+describe('the yard', () => {
+  it('shows each job with its next step, what holds it and what blocks it', async () => {
+    const { text } = await open([job({ blockedBy: ['Stuck: the front pipe'] })]);
+    for (const part of [
+      'Minibus',
+      'Pull off the upper hose',
+      '11 still hold it',
+      '▲ Stuck: the front pipe',
+      '2 h 05 left',
+      '76/243',
+    ])
+      expect(text()).toContain(part);
+  });
+
+  it('puts what is due first on top and what is handed over last', async () => {
+    const { element } = await open([
+      job({ id: '1', title: 'Done', handedOver: true, dueOn: '2026-01-01' }),
+      job({ id: '2', title: 'Later', dueOn: '2026-12-01' }),
+      job({ id: '3', title: 'Sooner', dueOn: '2026-11-30' }),
+      job({ id: '4', title: 'Whenever' }),
+    ]);
+    expect([...element.querySelectorAll('h2')].map((one) => one.textContent)).toEqual([
+      'Sooner',
+      'Later',
+      'Whenever',
+      'Done',
+    ]);
+  });
+
+  it('teaches when it is empty', async () => {
+    const { text } = await open([]);
+    expect(text()).toContain('No machine in the yard');
+    expect(text()).toContain('Survey the first machine');
+  });
+
+  it('says when the server is not reached', async () => {
+    const { text } = await open([], false);
+    expect(text()).toContain('The server does not answer.');
+  });
+
+  it('takes a bundle in together with its photos', async () => {
+    const { element, fixture, text } = await open([]);
+    const chooser = element.querySelector('input[type=file]') as HTMLInputElement;
+    Object.defineProperty(chooser, 'files', { value: [new File(['PK'], 'minibus.brisk.zip')] });
+    chooser.dispatchEvent(new Event('change'));
+    await tick(10);
+    fixture.detectChanges();
+    expect(text()).toContain('5 entries taken in.');
+  });
+
+  it('refuses a file that breaks off, in words', async () => {
+    const { element, fixture, text } = await open([]);
+    const chooser = element.querySelector('input[type=file]') as HTMLInputElement;
+    const file = { name: 'short.json', text: () => Promise.resolve('{"format":') };
+    Object.defineProperty(chooser, 'files', { value: [file] });
+    chooser.dispatchEvent(new Event('change'));
+    await tick(10);
+    fixture.detectChanges();
+    expect(text()).toContain('short.json breaks off or is not a job bundle. Nothing was taken in.');
+  });
+});

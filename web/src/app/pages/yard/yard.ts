@@ -1,0 +1,102 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { Router, RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import type { Bundle } from '@brisk/contracts/bundle';
+import type { JobSummary } from '@brisk/contracts/job';
+import { STOPS, STOP_WORDS } from '@brisk/core/ledger';
+import { duration, several } from '@brisk/core/words';
+import { catchError, EMPTY, exhaustMap, firstValueFrom, Subject, timer, merge } from 'rxjs';
+import { format, parseISO } from 'date-fns';
+import { Keys } from '../../ui/keys';
+import { Api } from '../../api/api';
+import { problemWords } from '../../api/problem-words';
+import { Night } from '../../session/night';
+
+const LOOK_EVERY_MS = 10_000;
+
+/** Every job with its place on the journey, its next step and what blocks it. */
+@Component({
+  selector: 'bl-yard',
+  imports: [MatButton, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './yard.html',
+  styleUrl: './yard.scss',
+})
+export class Yard {
+  private readonly api = inject(Api);
+  private readonly router = inject(Router);
+  protected readonly night = inject(Night);
+  protected readonly several = several;
+  protected readonly duration = duration;
+
+  protected readonly jobs = signal<readonly JobSummary[] | undefined>(undefined);
+  protected readonly trouble = signal('');
+  protected readonly taking = signal('');
+  private readonly again = new Subject<void>();
+
+  protected readonly rows = computed(() =>
+    [...(this.jobs() ?? [])].sort(byUrgency).map((job) => ({
+      ...job,
+      stopWords: STOP_WORDS[job.stop],
+      line: STOPS.map((stop, index) => ({
+        stop,
+        is: job.handedOver || index < STOPS.indexOf(job.stop) ? 'past' : stop === job.stop ? 'here' : 'ahead',
+      })),
+      due: job.dueOn ? format(parseISO(job.dueOn), 'd MMM') : '',
+      last: job.lastEntryAt ? format(new Date(job.lastEntryAt), 'd MMM HH:mm') : '',
+    })),
+  );
+
+  constructor() {
+    merge(this.again, timer(0, LOOK_EVERY_MS))
+      .pipe(
+        exhaustMap(() =>
+          this.api.jobs().pipe(
+            catchError((error: unknown) => {
+              this.trouble.set(problemWords(error));
+              return EMPTY;
+            }),
+          ),
+        ),
+        takeUntilDestroyed(),
+      )
+      .subscribe((jobs) => {
+        this.jobs.set(jobs);
+        this.trouble.set('');
+      });
+    inject(Keys).use(
+      { key: '/', words: 'Find', act: () => void this.router.navigateByUrl('/find') },
+      { key: 'c', words: 'New job', act: () => void this.router.navigateByUrl('/survey') },
+    );
+  }
+
+  protected async takeIn(event: Event): Promise<void> {
+    const chooser = event.target;
+    if (!(chooser instanceof HTMLInputElement)) return;
+    const file = chooser.files?.[0];
+    chooser.value = '';
+    if (!file) return;
+    this.taking.set(`Taking in ${file.name}…`);
+    try {
+      const taken = await firstValueFrom(
+        /\.zip$/i.test(file.name) ? this.api.takeInZip(file) : this.api.takeIn(JSON.parse(await file.text()) as Bundle),
+      );
+      this.taking.set(`${taken.title}: ${several(taken.written, 'entry', 'entries')} taken in.`);
+      this.again.next();
+    } catch (error) {
+      this.taking.set(
+        error instanceof SyntaxError
+          ? `${file.name} breaks off or is not a job bundle. Nothing was taken in.`
+          : problemWords(error),
+      );
+    }
+  }
+}
+
+/** Jobs in hand before finished ones, then by the day they are due. */
+function byUrgency(one: JobSummary, other: JobSummary): number {
+  return (
+    Number(one.handedOver) - Number(other.handedOver) || (one.dueOn ?? '9999').localeCompare(other.dueOn ?? '9999')
+  );
+}

@@ -1,0 +1,69 @@
+import { inject, Injectable } from '@angular/core';
+import { MatSnackBar } from '@angular/material/snack-bar';
+import { text } from '@brisk/contracts/fields';
+import { entryWords, lastEntriesOf, type EntryBody, type LedgerEntry } from '@brisk/core/ledger';
+import { Ask } from '../ui/ask';
+import { Desk } from './desk';
+
+/** Records what somebody did, says so, and offers to take it back for a few seconds. */
+@Injectable()
+export class Recorder {
+  private readonly desk = inject(Desk);
+  private readonly asker = inject(Ask);
+  private readonly bar = inject(MatSnackBar);
+
+  /** Records `bodies` and offers to take them back; says why where it may not be. True when recorded. */
+  record(done: string, ...bodies: readonly EntryBody[]): boolean {
+    // Whoever records something is at work again.
+    const resting = this.desk.state()?.paused.has(this.desk.me()) ?? false;
+    const back: readonly EntryBody[] =
+      resting && bodies.every(({ kind }) => kind !== 'work-resumed') ? [{ kind: 'work-resumed' }] : [];
+    const result = this.desk.record(...back, ...bodies);
+    if ('refused' in result) {
+      this.bar.open(result.refused, 'I see', { duration: 12_000, politeness: 'assertive' });
+      return false;
+    }
+    this.bar
+      .open(done, 'Undo', { duration: 7_000 })
+      .onAction()
+      .subscribe(() => this.takeBack(result.entries));
+    return true;
+  }
+
+  /** Takes back what this person recorded last; says what, or why it cannot be. */
+  undoLast(): void {
+    const state = this.desk.state();
+    const last = state ? lastEntriesOf(state, this.desk.me()) : [];
+    const named = last.at(-1);
+    if (!state || !named) {
+      this.bar.open('There is nothing of yours to take back.', undefined, { duration: 4_000 });
+      return;
+    }
+    if (this.takeBack(last)) this.bar.open(`Taken back: ${entryWords(state, named)}`, undefined, { duration: 7_000 });
+  }
+
+  /** Takes an older entry back, for a reason. */
+  async correct(entry: string, what: string): Promise<void> {
+    const answers = await this.asker.ask({
+      title: `Take back: ${what}`,
+      words: 'It stays in the ledger, crossed out, with your reason beside it.',
+      questions: [{ field: 'reason', label: 'Reason', as: 'lines', schema: text().label('Reason') }],
+      action: 'Take it back',
+    });
+    if (!answers) return;
+    this.record('Taken back', { kind: 'corrected', corrects: entry, reason: String(answers['reason']) });
+  }
+
+  /** A break begins, or is over. */
+  rest(): void {
+    const resting = this.desk.state()?.paused.has(this.desk.me()) ?? false;
+    if (resting) this.record('Back at work', { kind: 'work-resumed' });
+    else this.record('On a break', { kind: 'work-paused' });
+  }
+
+  private takeBack(entries: readonly LedgerEntry[]): boolean {
+    const refused = this.desk.undo(entries);
+    if (refused !== undefined) this.bar.open(refused, 'I see', { duration: 12_000, politeness: 'assertive' });
+    return refused === undefined;
+  }
+}

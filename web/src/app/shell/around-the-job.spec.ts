@@ -1,0 +1,177 @@
+import { isDone, stopOf } from '@brisk/core/ledger';
+import { StepCard } from './step-card';
+import { HoldLine } from './hold-line';
+import { JourneyRail } from './journey-rail';
+import { BayFromAbove } from '../map/bay-from-above';
+import { theirEntry } from '../../testing/fake-server';
+import { openView, workedUntil, wordsOf } from '../../testing/open-job';
+
+const around = (desk: { job: () => unknown; state: () => unknown }) => ({ job: desk.job(), state: desk.state() });
+
+describe('the journey rail', () => {
+  it('has eight stops, each saying what it waits for, and shows where the job is', async () => {
+    const view = await openView(
+      JourneyRail,
+      workedUntil((state) => isDone(state, 'open:battery-negative')),
+      around,
+    );
+    const stops = [...view.element.querySelectorAll('li')];
+    expect(stops).toHaveLength(8);
+    expect(view.element.querySelector('[aria-current=step] .name')?.textContent).toBe('Strip');
+    expect(wordsOf(stops[2] as Element)).toMatch(/Strip \d+ steps left/);
+    expect(wordsOf(stops[3] as Element)).toContain('51 still hold it');
+    expect(stops.map((stop) => stop.classList.contains('past'))).toEqual([
+      true,
+      true,
+      false,
+      false,
+      false,
+      false,
+      false,
+      false,
+    ]);
+  });
+});
+
+describe('the hold line', () => {
+  it('tells what still holds it by name, and what is in force', async () => {
+    const view = await openView(
+      HoldLine,
+      workedUntil((state) => isDone(state, 'open:battery-negative')),
+      around,
+    );
+    expect(view.text()).toContain('51 still hold it');
+    expect(view.text()).toContain('Battery isolated');
+    expect(view.text()).toContain('On its wheels');
+    await view.press(/51.*still hold it/);
+    expect(view.text()).toContain('The gearbox ground strap Underneath');
+    await view.press('Close');
+    expect(view.text()).not.toContain('The gearbox ground strap');
+  });
+
+  it('speaks of what is still open on the way back', async () => {
+    const view = await openView(
+      HoldLine,
+      workedUntil((state) => stopOf(state) === 'refit'),
+      around,
+    );
+    expect(view.text()).toMatch(/\d+ still open/);
+  });
+
+  it('counts stuck steps as issues', async () => {
+    const stuck = theirEntry({
+      kind: 'operation-stuck',
+      operation: 'open:starter-cable',
+      trouble: 'seized',
+      tried: 'heat',
+      minutesLost: 5,
+    });
+    const view = await openView(HoldLine, [stuck], around);
+    await view.press('1 issue');
+    expect(view.text()).toContain('Stuck: Unhook the battery cable at the starter');
+  });
+
+  it('says what is kept while the server is gone', async () => {
+    const view = await openView(HoldLine, [], around);
+    view.server.reachable = false;
+    view.desk.record({ kind: 'noted', text: 'x' });
+    await view.settle();
+    expect(view.text()).toContain('Server not reached. 1 kept on this device. Trying again.');
+  });
+
+  it('lets somebody else pick up the tablet', async () => {
+    const view = await openView(HoldLine, [], around);
+    const who = view.element.querySelector('select') as HTMLSelectElement;
+    who.value = 'Tobias';
+    who.dispatchEvent(new Event('change'));
+    view.desk.record({ kind: 'noted', text: 'x' });
+    await view.settle();
+    expect(view.server.entries[0]?.by).toBe('Tobias');
+  });
+});
+
+describe('the bench card', () => {
+  const card = (step: string, entries = workedUntil(() => true)) =>
+    openView(StepCard, entries, (desk) => ({ state: desk.state(), step }));
+
+  it('explains a step: why it is there, what it waits for, what waits for it', async () => {
+    const view = await card('open:downpipe-turbo');
+    for (const part of [
+      'It ties the powerpack to what stays.',
+      'The heat shield covers the exhaust nuts.',
+      'What if it were done now?',
+      '3 × M8 copper nut, 13 mm, single use',
+      'Torque 24 N·m',
+    ])
+      expect(view.text()).toContain(part);
+    expect(view.text()).toMatch(/Waits for \d+/);
+    expect(view.text()).toMatch(/\d+ wait for it/);
+  });
+
+  it('says who did it, with bag and tag', async () => {
+    const entries = [
+      ...workedUntil((state) => isDone(state, 'make:fuel-depressurised')),
+      theirEntry({
+        kind: 'fasteners-counted',
+        connection: 'battery-negative',
+        direction: 'out',
+        count: 1,
+        bag: 9,
+        note: 'clamp is worn',
+      }),
+      theirEntry({ kind: 'tagged', connection: 'battery-negative', tag: 4 }),
+      theirEntry({ kind: 'operation-done', operation: 'open:battery-negative' }),
+    ];
+    const view = await card('open:battery-negative', entries);
+    expect(view.text()).toMatch(/Done by Tobias, 2 Mar \d\d:\d\d/);
+    expect(view.text()).toContain('Bag 9: 1 out');
+    expect(view.text()).toContain('clamp is worn');
+    expect(view.text()).toContain('Tag 4 on both halves');
+  });
+
+  it('says what a stuck step met', async () => {
+    const stuck = theirEntry({
+      kind: 'operation-stuck',
+      operation: 'open:starter-cable',
+      trouble: 'rounded',
+      tried: 'Extractor',
+      minutesLost: 12,
+    });
+    expect((await card('open:starter-cable', [stuck])).text()).toContain(
+      'Stuck: rounded off. Tried: Extractor. 12 min lost',
+    );
+  });
+
+  it('does not break on a step that is no more', async () => {
+    expect((await card('open:ghost')).text()).toContain('no such step');
+  });
+});
+
+describe('the bay picture', () => {
+  it('marks connections in their places and says the same in words', async () => {
+    const view = await openView(BayFromAbove, [], (desk) => ({
+      state: desk.state(),
+      connections: ['upper-hose', 'prop-front'].map((id) => desk.state()?.work.connections.get(id)),
+      station: 'front',
+    }));
+    const marks = [...view.element.querySelectorAll('circle.mark')].map((mark) => Number(mark.getAttribute('cx')));
+    expect(marks).toHaveLength(2);
+    expect(Math.min(...marks)).toBeLessThan(110);
+    expect(Math.max(...marks)).toBeGreaterThan(180);
+    expect(view.element.querySelector('svg')?.getAttribute('aria-label')).toContain('Stand: In front.');
+  });
+
+  it('tells left from right at the mounts', async () => {
+    const y = async (id: string) => {
+      const view = await openView(BayFromAbove, [], (desk) => ({
+        state: desk.state(),
+        connections: [desk.state()?.work.connections.get(id)],
+      }));
+      const at = Number(view.element.querySelector('circle.mark')?.getAttribute('cy'));
+      view.fixture.destroy();
+      return at;
+    };
+    const left = await y('mount-left');
+    expect(left).toBeGreaterThan(80);
+  });
+});

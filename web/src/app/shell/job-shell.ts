@@ -1,0 +1,48 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
+import { RouterLink, RouterOutlet } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { StepCard } from './step-card';
+import { Desk } from '../session/desk';
+import { HoldLine } from './hold-line';
+import { House } from '../session/house';
+import { JourneyRail } from './journey-rail';
+import { PlanDraft } from '../planning/plan-draft';
+import { PhotoTaking } from '../photos/photo-taking';
+import { Recorder } from '../session/recorder';
+import { HoldActions } from '../working-step/hold-actions';
+import { JointActions } from '../working-step/joint-actions';
+import { StepActions } from '../working-step/step-actions';
+import { Selection } from '../session/selection';
+
+/** Around every stop of one job: the journey on the left, the stop's work, the picked step on the right, the hold line below. */
+@Component({
+  selector: 'bl-job-shell',
+  imports: [StepCard, HoldLine, JourneyRail, MatButton, RouterLink, RouterOutlet],
+  providers: [Desk, HoldActions, House, PhotoTaking, PlanDraft, Recorder, Selection, JointActions, StepActions],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './job-shell.html',
+  styleUrl: './job-shell.scss',
+})
+export class JobShell {
+  readonly job = input.required<string>();
+  protected readonly desk = inject(Desk);
+  protected readonly selection = inject(Selection);
+
+  constructor() {
+    effect(() => this.desk.open(this.job()));
+  }
+
+  /** What to write on bags and tags whose number changed. */
+  protected readonly renumberWords = computed(() =>
+    this.desk.renumbered().flatMap((entry) => {
+      const name = (id: string) => this.desk.state()?.work.connections.get(id)?.name ?? id;
+      if (entry.kind === 'tagged') return [`Write ${entry.tag} on both halves of ${name(entry.connection)}.`];
+      if (entry.kind === 'fasteners-counted') return [`Write ${entry.bag} on the bag of ${name(entry.connection)}.`];
+      return [];
+    }),
+  );
+
+  protected readRefused(): void {
+    this.desk.refusedLater.set([]);
+  }
+}

@@ -1,0 +1,73 @@
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router, RouterLink, RouterLinkActive } from '@angular/router';
+import type { Job } from '@brisk/contracts/job';
+import { stopOf, STOPS, type JobState, STOP_WORDS } from '@brisk/core/ledger';
+import { debounceTime, filter, startWith } from 'rxjs';
+import { Keys } from '../ui/keys';
+import { Gloves } from '../session/gloves';
+import { Night } from '../session/night';
+import { isPast, waitsAt } from '@brisk/core/journey';
+
+/** What is kept beside the journey. */
+const STORE = [
+  { path: 'bags', words: 'Bags', key: '9' },
+  { path: 'photos', words: 'Photos', key: '0' },
+  { path: 'record', words: 'Record', key: 'r' },
+] as const;
+
+/** The journey of one job as a single line with eight stops, the job's place on it, and what each stop waits for. */
+@Component({
+  selector: 'bl-journey-rail',
+  imports: [RouterLink, RouterLinkActive],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './journey-rail.html',
+  styleUrl: './journey-rail.scss',
+})
+export class JourneyRail {
+  readonly job = input.required<Job>();
+  readonly state = input.required<JobState>();
+  protected readonly night = inject(Night);
+  protected readonly gloves = inject(Gloves);
+  protected readonly store = STORE;
+
+  protected readonly stops = computed(() => {
+    const state = this.state();
+    const here = stopOf(state);
+    return STOPS.map((stop, index) => ({
+      stop,
+      key: index + 1,
+      name: STOP_WORDS[stop],
+      waits: waitsAt(state, stop),
+      here: stop === here,
+      past: isPast(state, stop) && stop !== here,
+    }));
+  });
+
+  constructor() {
+    const router = inject(Router);
+    const element: HTMLElement = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    // On a phone the line is wider than the screen: bring the open stop into sight.
+    router.events
+      .pipe(
+        filter((event) => event instanceof NavigationEnd),
+        startWith(undefined),
+        debounceTime(50),
+        takeUntilDestroyed(),
+      )
+      .subscribe(() => element.querySelector('.open')?.scrollIntoView({ inline: 'center', block: 'nearest' }));
+    inject(Keys).use(
+      ...STORE.map(({ path, words, key }) => ({
+        key,
+        words: `Go to ${words}`,
+        act: () => void router.navigate(['/jobs', this.job().id, path]),
+      })),
+      { key: 'g', words: 'Gloves on or off', act: () => this.gloves.toggle() },
+      ...STOPS.map((stop, index) => ({
+        key: String(index + 1),
+        words: `Go to ${STOP_WORDS[stop]}`,
+        act: () => void router.navigate(['/jobs', this.job().id, stop]),
+      })),
+    );
+  }
+}

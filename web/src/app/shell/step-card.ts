@@ -1,0 +1,132 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { CAUTION_WORDS } from '@brisk/core/connection-map';
+import { isSettled, setsOf, type JobState, TROUBLE_WORDS } from '@brisk/core/ledger';
+import { whatIfNow } from '@brisk/core/planning';
+import { chainOf, slackOf, type Link } from '@brisk/core/schedule';
+import { HEIGHT_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
+import { format } from 'date-fns';
+import { Selection } from '../session/selection';
+import { PlanDraft } from '../planning/plan-draft';
+import { StepActions } from '../working-step/step-actions';
+import { Recorder } from '../session/recorder';
+
+/** Everything about one picked step: why it is here, what it waits for, what waits for it, how it went. */
+@Component({
+  selector: 'bl-step-card',
+  imports: [MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './step-card.html',
+  styleUrl: './step-card.scss',
+})
+export class StepCard {
+  readonly step = input.required<string>();
+  readonly state = input.required<JobState>();
+  protected readonly selection = inject(Selection);
+  protected readonly actions = inject(StepActions);
+  protected readonly recorder = inject(Recorder);
+  protected readonly draft = inject(PlanDraft);
+  protected readonly stations = STATION_WORDS;
+  protected readonly heights = HEIGHT_WORDS;
+
+  /** When the step comes by the plan that is shown, why then, and how late it may slip. */
+  protected readonly planned = computed(() => {
+    const now = this.draft.now();
+    const id = this.step();
+    const step = now?.schedule.steps.find(({ operation }) => operation.id === id);
+    if (!now || !step) return undefined;
+    return {
+      after: duration(step.startMin),
+      who: step.people.join(' and ') || 'somebody from outside',
+      slack: Math.floor(slackOf(now.net, now.schedule).get(id) ?? 0),
+      chain: chainOf(now.net, now.schedule, id).map((link) => ({
+        id: link.step.cause.step,
+        words: causeWords(link, (other) => this.state().work.operations.get(other)?.title ?? other),
+      })),
+      pinned: this.draft.pinned().has(id),
+    };
+  });
+
+  protected readonly sets = computed(() => {
+    const connection = this.card()?.connection;
+    return connection ? setsOf(this.state(), connection.id) : [];
+  });
+
+  protected readonly card = computed(() => {
+    const state = this.state();
+    const operation = state.work.operations.get(this.step());
+    if (!operation) return undefined;
+    const connection =
+      operation.connection === undefined ? undefined : state.work.connections.get(operation.connection);
+    const titled = (id: string) => state.work.operations.get(id)?.title ?? id;
+    const { low, likely, high } = operation.minutes;
+    return {
+      operation,
+      connection,
+      because: state.work.because.get(operation.id),
+      minutes: `${duration(likely)} (${low} to ${high})`,
+      cautions: operation.cautions.map((caution) => CAUTION_WORDS[caution]),
+      progress: progressWords(state, operation.id),
+      entry: state.progress.get(operation.id)?.entry,
+      settled: isSettled(state, operation),
+      breaches: isSettled(state, operation) ? [] : whatIfNow(state, operation),
+      waitsFor: (state.work.into.get(operation.id) ?? []).map(({ before, reason }) => ({
+        id: before,
+        title: titled(before),
+        why: reason.words,
+        done: isSettledId(state, before),
+      })),
+      heldUp: (state.work.outOf.get(operation.id) ?? []).map(({ after, reason }) => ({
+        id: after,
+        title: titled(after),
+        why: reason.words,
+      })),
+      notes: state.notes.filter((note) => note.operation === operation.id),
+      bag: operation.connection === undefined ? undefined : state.bags.get(operation.connection),
+      tag: operation.connection === undefined ? undefined : state.tags.get(operation.connection),
+    };
+  });
+}
+
+/** One link of the chain, in words. */
+function causeWords({ step, words }: Link, titled: (id: string) => string): string {
+  const { is, step: blamed } = step.cause;
+  const other = blamed === undefined ? '' : titled(blamed);
+  switch (is) {
+    case 'after':
+      return `Comes after: ${other}. ${words ?? ''}`;
+    case 'hands':
+      return `${step.people.join(' and ')} busy until then with: ${other}`;
+    case 'room':
+      return `No room there beside: ${other}`;
+    case 'machine':
+      return `The machine is ${step.height === 'raised' ? 'raised' : 'let down'} first${other ? `, when this is done: ${other}` : ''}`;
+    case 'everybody':
+      return `Everybody stops: ${other}`;
+    case 'arranged':
+      return 'It has to wait until then: it is arranged so, or stuck and given time.';
+    case 'away':
+      return 'Whoever does it is away before.';
+    case 'nothing':
+      return 'It is among the first things to do.';
+  }
+}
+
+function isSettledId(state: JobState, id: string): boolean {
+  const operation = state.work.operations.get(id);
+  return operation !== undefined && isSettled(state, operation);
+}
+
+function progressWords(state: JobState, id: string): string {
+  const progress = state.progress.get(id);
+  if (!progress) return '';
+  const when = `${progress.by}, ${format(new Date(progress.at), 'd MMM HH:mm')}`;
+  switch (progress.is) {
+    case 'done':
+      return `Done by ${when}`;
+    case 'skipped':
+      return `${progress.mode === 'later' ? 'Put off' : 'Not on this machine'}: ${progress.reason} (${when})`;
+    case 'stuck':
+      return `Stuck: ${TROUBLE_WORDS[progress.trouble].toLowerCase()}. Tried: ${progress.tried}. ${progress.minutesLost} min lost (${when})`;
+  }
+}

@@ -1,0 +1,111 @@
+import { inject, Injectable } from '@angular/core';
+import { name, oneOf, text } from '@brisk/contracts/fields';
+import {
+  CONNECTION_KINDS,
+  STATIONS,
+  STEP_HEIGHTS,
+  type ConnectionKind,
+  type Station,
+  type StepHeight,
+} from '@brisk/core/connection-map';
+import { HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
+import { v4 as uuid } from 'uuid';
+import { Desk } from '../session/desk';
+import { Recorder } from '../session/recorder';
+import { Ask } from '../ui/ask';
+import { choicesFrom } from '../ui/asking';
+import { KIND_WORDS } from '../words/trade-words';
+
+/** What can be done about something that ties the powerpack: put it on the map, or leave it as it is. */
+@Injectable()
+export class HoldActions {
+  private readonly desk = inject(Desk);
+  private readonly recorder = inject(Recorder);
+  private readonly asker = inject(Ask);
+
+  /** Asks about a connection the map did not have. `out` says that the powerpack is out, so it is open already. */
+  async found(out: boolean): Promise<void> {
+    const state = this.desk.state();
+    if (!state) return;
+    const { parts } = state.work.plan.map;
+    const choices = parts.map((part) => ({ value: part.id, words: part.name }));
+    const known = oneOf(parts.map(({ id }) => id)).label('This end');
+    const answers = await this.asker.ask({
+      title: 'Found one more',
+      words: 'Something ties it down that the map did not have. It counts from now on.',
+      questions: [
+        {
+          field: 'name',
+          label: 'What is it? (“the ground strap behind the head”)',
+          as: 'line',
+          schema: name().label('What it is'),
+        },
+        {
+          field: 'kind',
+          label: 'Kind',
+          as: 'choice',
+          schema: oneOf(CONNECTION_KINDS).label('Kind'),
+          choices: choicesFrom(KIND_WORDS),
+        },
+        {
+          field: 'from',
+          label: 'One end at',
+          as: 'choice',
+          schema: known,
+          choices,
+          initial: state.work.plan.map.powerpacks[0]?.roots[0] ?? '',
+        },
+        { field: 'to', label: 'Other end at', as: 'choice', schema: known, choices, initial: state.work.plan.map.body },
+        {
+          field: 'station',
+          label: 'Where one stands for it',
+          as: 'choice',
+          schema: oneOf(STATIONS).label('Where one stands'),
+          choices: choicesFrom(STATION_WORDS),
+          initial: 'bay-top',
+        },
+        {
+          field: 'height',
+          label: 'Machine',
+          as: 'choice',
+          schema: oneOf(STEP_HEIGHTS).label('Machine'),
+          choices: choicesFrom(HEIGHT_WORDS),
+          initial: 'either',
+        },
+      ],
+      action: out ? 'Put it on the map as open' : 'Put it on the map',
+    });
+    if (!answers) return;
+    this.recorder.record(`Found: ${answers['name']}`, {
+      kind: 'connection-found',
+      alreadyOpen: out,
+      connection: {
+        id: `found-${uuid()}`,
+        name: String(answers['name']),
+        kind: answers['kind'] as ConnectionKind,
+        between: [String(answers['from']), String(answers['to'])],
+        station: answers['station'] as Station,
+        height: answers['height'] as StepHeight,
+      },
+    });
+  }
+
+  /** Asks why `connection` stays as it is; it shows in red until the machine is handed over, and after. */
+  async leave(connection: string, connectionName: string, as: 'attached' | 'off'): Promise<void> {
+    const answers = await this.asker.ask({
+      title: `Leave ${as} on purpose: ${connectionName}`,
+      caution:
+        as === 'attached'
+          ? 'What stays attached goes tight half-way up and tears. It shows in red at handover.'
+          : 'What stays off brings warnings at the first start. It shows in red at handover.',
+      questions: [{ field: 'reason', label: 'Reason', as: 'lines', schema: text().label('Reason') }],
+      action: `Leave it ${as}`,
+    });
+    if (!answers) return;
+    this.recorder.record(`Left ${as} on purpose`, {
+      kind: 'left-on-purpose',
+      connection,
+      reason: String(answers['reason']),
+    });
+  }
+}

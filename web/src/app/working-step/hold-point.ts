@@ -1,0 +1,93 @@
+import { several } from '@brisk/core/words';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import type { HoldPointId } from '@brisk/core/connection-map';
+import { gateOf, groundsOf, type Blocker, type JobState } from '@brisk/core/ledger';
+import { Person } from '../session/person';
+import { Desk } from '../session/desk';
+import { JointActions } from './joint-actions';
+import { Recorder } from '../session/recorder';
+
+const GROUPS: readonly { readonly is: Blocker['is']; readonly words: string }[] = [
+  { is: 'holds', words: 'still hold it' },
+  { is: 'not-off', words: 'not off yet' },
+  { is: 'make-safe', words: 'to make safe or support' },
+  { is: 'open', words: 'still open' },
+  { is: 'torque', words: 'not at final torque' },
+  { is: 'unfilled', words: 'to drain or fill' },
+  { is: 'ground', words: 'grounds to look at' },
+  { is: 'step', words: 'other steps' },
+];
+
+/** A gate: what is missing, what a person confirms with their own eyes, and the signature. */
+@Component({
+  selector: 'bl-hold-point',
+  imports: [MatButton, MatCheckbox],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './hold-point.html',
+  styleUrl: './hold-point.scss',
+})
+export class HoldPoint {
+  readonly holdPoint = input.required<HoldPointId>();
+  readonly state = input.required<JobState>();
+  readonly signed = output();
+  private readonly joints = inject(JointActions);
+  private readonly recorder = inject(Recorder);
+  private readonly person = inject(Person);
+  private readonly desk = inject(Desk);
+
+  protected readonly gate = computed(() => gateOf(this.state(), this.holdPoint()));
+  protected readonly confirmed = linkedSignal<HoldPointId, ReadonlySet<string>>({
+    source: this.holdPoint,
+    computation: () => new Set(),
+  });
+  protected readonly signer = computed(() => this.person.in(this.desk.job()?.crew ?? []));
+  /** What is missing, by what it means. */
+  protected readonly groups = computed(() =>
+    GROUPS.map(({ is, words }) => ({
+      words,
+      blockers: this.gate().blockers.filter((blocker) => blocker.is === is),
+    })).filter(({ blockers }) => blockers.length > 0),
+  );
+  protected readonly missing = computed(() => {
+    const { blockers, holdPoint } = this.gate();
+    if (blockers.length > 0) return `${several(blockers.length, 'step')} missing`;
+    const looks = holdPoint.confirmations.filter(({ id }) => !this.confirmed().has(id)).length;
+    return looks > 0 ? `${several(looks, 'look')} to confirm` : '';
+  });
+
+  /** Grounds that were off: one look each, on bright metal, tight, the strap whole. */
+  protected readonly grounds = computed(() =>
+    this.gate().blockers.some(({ is }) => is === 'ground')
+      ? groundsOf(this.state()).filter(({ check, closed }) => closed && !check?.good)
+      : [],
+  );
+
+  protected groundGood(connection: string, name: string): void {
+    this.recorder.record(`Ground good: ${name}`, { kind: 'ground-checked', connection, good: true });
+  }
+
+  protected async groundBad(connection: string, name: string): Promise<void> {
+    await this.joints.groundBad(connection, name);
+  }
+
+  protected confirm(id: string, on: boolean): void {
+    this.confirmed.update((before) => {
+      const next = new Set(before);
+      if (on) next.add(id);
+      else next.delete(id);
+      return next;
+    });
+  }
+
+  protected sign(): void {
+    const { holdPoint } = this.gate();
+    const ok = this.recorder.record(`Signed: ${holdPoint.name}`, {
+      kind: 'hold-point-signed',
+      holdPoint: holdPoint.id,
+      confirmed: [...this.confirmed()],
+    });
+    if (ok) this.signed.emit();
+  }
+}

@@ -1,0 +1,345 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  linkedSignal,
+  untracked,
+} from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { CAUTION_WORDS } from '@brisk/core/connection-map';
+import {
+  fastenerCount,
+  heldTo,
+  keptWhere,
+  mayBePassedOver,
+  nextBag,
+  nextTag,
+  nextUp,
+  possibleNow,
+  setCountOf,
+  setsOf,
+  unevenWords,
+  wantsTag,
+  type EntryBody,
+  type JobState,
+  type Keeping,
+  KEEPING_WORDS,
+  TROUBLE_WORDS,
+} from '@brisk/core/ledger';
+import { planned, settingsNow, turnsOf } from '@brisk/core/planning';
+import type { Operation, WorkPhase } from '@brisk/core/teardown';
+import { HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS, duration, several } from '@brisk/core/words';
+import { Desk } from '../session/desk';
+import { Person } from '../session/person';
+import { HouseWords } from './house-words';
+import { Selection } from '../session/selection';
+import { Keys } from '../ui/keys';
+import { BayFromAbove } from '../map/bay-from-above';
+import { Scanner } from '../labels/scanner';
+import { PhotoKey } from '../photos/photo-key';
+import { PhotoStrip } from '../photos/photo-strip';
+import { HoldPoint } from './hold-point';
+import { KeepingChoice } from './keeping-choice';
+import { SoakingList } from './soaking-list';
+import { StepActions } from './step-actions';
+import { Recorder } from '../session/recorder';
+import { JointActions } from './joint-actions';
+import { StepClock } from './step-clock';
+import { Stepper } from '../ui/stepper';
+import { TorqueEntry } from './torque-entry';
+
+/** The step in hand: what, where, how high, with what, what to watch, and one large key to say it is done. */
+@Component({
+  selector: 'bl-step-in-hand',
+  imports: [
+    BayFromAbove,
+    HoldPoint,
+    HouseWords,
+    KeepingChoice,
+    MatButton,
+    PhotoKey,
+    PhotoStrip,
+    SoakingList,
+    StepClock,
+    Stepper,
+    TorqueEntry,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './step-in-hand.html',
+  styleUrl: './step-in-hand.scss',
+})
+export class StepInHand {
+  readonly state = input.required<JobState>();
+  readonly phases = input.required<readonly WorkPhase[]>();
+  protected readonly actions = inject(StepActions);
+  protected readonly recorder = inject(Recorder);
+  protected readonly joints = inject(JointActions);
+  protected readonly selection = inject(Selection);
+  private readonly desk = inject(Desk);
+  private readonly person = inject(Person);
+  private readonly scanner = inject(Scanner);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  protected readonly stations = STATION_WORDS;
+  protected readonly heights = HEIGHT_WORDS;
+  protected readonly duration = duration;
+  protected readonly several = several;
+
+  protected readonly next = computed(() => nextUp(this.state(), this.phases()));
+  protected readonly possible = computed(() => possibleNow(this.state(), this.phases()));
+
+  /** Who does what by the plan that is followed; empty where none is, or where one works alone. */
+  protected readonly turns = computed<ReadonlyMap<string, readonly string[]>>(() => {
+    const state = this.state();
+    const half = this.phases().some((phase) => phase === 'strip' || phase === 'lift') ? 'out' : 'back';
+    const followed = state.plans.get(half);
+    if (!followed || followed.settings.crew.hands.length < 2) return new Map();
+    return turnsOf(planned(state, half, settingsNow(state, half, [], Date.now()), followed));
+  });
+  /** Who holds this device. */
+  protected readonly me = computed(() => this.person.in(this.desk.job()?.crew ?? []));
+
+  protected readonly now = computed(() => {
+    const chosen =
+      this.possible().find(({ id }) => id === this.selection.hand()) ??
+      this.runsFor(this.me()).find((operation) => this.possible().includes(operation));
+    if (chosen) return { operation: chosen, moveTo: undefined };
+    const next = this.next();
+    return next && { operation: next.operation, moveTo: next.moveTo };
+  });
+
+  protected readonly others = computed(() => {
+    const id = this.now()?.operation.id;
+    return this.possible().filter((operation) => operation.id !== id);
+  });
+
+  /** Steps that are somebody’s turn by the plan, in its order. */
+  private runsFor(name: string): readonly Operation[] {
+    return [...this.turns()].flatMap(([id, people]) => {
+      const operation = people.includes(name) ? this.state().work.operations.get(id) : undefined;
+      return operation ? [operation] : [];
+    });
+  }
+
+  protected readonly then = computed(() => {
+    const mine = this.runsFor(this.me()).filter(({ id }) => id !== this.now()?.operation.id);
+    return mine.length > 0 ? mine.slice(0, 3) : (this.next()?.then ?? []);
+  });
+
+  protected readonly connection = computed(() => {
+    const id = this.now()?.operation.connection;
+    return id === undefined ? undefined : this.state().work.connections.get(id);
+  });
+
+  protected readonly shownConnections = computed(() => {
+    const connection = this.connection();
+    return connection ? [connection] : [];
+  });
+
+  protected readonly cautions = computed(() => {
+    const now = this.now();
+    if (!now) return [];
+    return (now.moveTo ? (['stands'] as const) : now.operation.cautions).map((caution) => CAUTION_WORDS[caution]);
+  });
+
+  protected readonly title = computed(() => {
+    const now = this.now();
+    return now?.moveTo ? MOVE_WORDS[now.moveTo] : (now?.operation.title ?? '');
+  });
+
+  /** Said again when a stuck or skipped step comes back. */
+  protected readonly before = computed(() => {
+    const now = this.now();
+    const progress = now && this.state().progress.get(now.operation.id);
+    if (progress?.is === 'stuck') return `${TROUBLE_WORDS[progress.trouble]}. Tried: ${progress.tried}`;
+    return progress?.is === 'skipped' ? `Put off: ${progress.reason}` : '';
+  });
+
+  /** What is counted at this step: fasteners out, or back in against what came out. */
+  protected readonly counting = computed(() => {
+    const connection = this.connection();
+    const operation = this.now()?.operation;
+    if (!connection || !operation || this.now()?.moveTo) return undefined;
+    if (operation.kind === 'disconnect' || (operation.kind === 'make-safe' && operation.phase === 'strip')) {
+      const expected = fastenerCount(this.sets());
+      return expected === 0 ? undefined : { direction: 'out' as const, expected, bag: nextBag(this.state()) };
+    }
+    const out = this.state().bags.get(connection.id)?.out;
+    if (operation.kind !== 'connect' || !out) return undefined;
+    const full = setCountOf(this.state(), connection.id)?.full ?? out.count;
+    const from = KEEPING_WORDS[keptWhere(out.kept, out.bag)].toLowerCase();
+    return {
+      direction: 'in' as const,
+      expected: full,
+      out: out.count,
+      from: out.bag === undefined ? from : `from bag ${out.bag}`,
+    };
+  });
+
+  /** What holds the joint in hand, as somebody found it or as the map has it. */
+  protected readonly sets = computed(() => {
+    const connection = this.connection();
+    return connection ? setsOf(this.state(), connection.id) : [];
+  });
+
+  /** Why the joint in hand cannot be torqued yet: its set does not come out even. */
+  protected readonly uneven = computed(() => {
+    const now = this.now();
+    if (now?.operation.kind !== 'torque' || now.moveTo || !heldTo(this.state(), 2)) return undefined;
+    return unevenWords(setCountOf(this.state(), now.operation.connection ?? ''));
+  });
+  protected readonly pin = computed(() => {
+    const operation = this.now()?.operation;
+    return operation ? { operation: operation.id } : {};
+  });
+
+  /** Changes when another step comes to hand, and only then; what was set for the last one is forgotten. */
+  private readonly atHand = computed(() => `${this.now()?.operation.id} ${this.now()?.moveTo}`);
+  protected readonly count = linkedSignal({
+    source: this.atHand,
+    computation: () => untracked(this.counting)?.expected ?? 0,
+  });
+  protected readonly keeping = linkedSignal<string, Keeping>({
+    source: this.atHand,
+    computation: () => untracked(this.state).keeping,
+  });
+
+  protected readonly tag = computed(() => {
+    const connection = this.connection();
+    if (!connection || this.now()?.moveTo || !wantsTag(connection)) return undefined;
+    const on = this.state().tags.get(connection.id);
+    if (this.now()?.operation.phase !== 'strip') return on === undefined ? undefined : { number: on, fresh: false };
+    return { number: on ?? this.scanned() ?? nextTag(this.state()), fresh: on === undefined };
+  });
+  /** The number of a label of the roll that was scanned for this step. */
+  protected readonly scanned = linkedSignal<string, number | undefined>({
+    source: this.atHand,
+    computation: () => undefined,
+  });
+  protected readonly tagBoth = linkedSignal({ source: this.atHand, computation: () => true });
+
+  /** The circuit whose fluid is measured at this step. */
+  protected readonly circuit = computed(() => {
+    const operation = this.now()?.operation;
+    if (!operation?.circuit || this.now()?.moveTo) return undefined;
+    const circuit = this.state().work.plan.map.circuits.find(({ id }) => id === operation.circuit);
+    const ranOut = this.state().litres.get(operation.circuit)?.out;
+    return circuit && { circuit, direction: operation.kind === 'drain' ? ('out' as const) : ('in' as const), ranOut };
+  });
+  protected readonly litres = linkedSignal({ source: this.atHand, computation: () => '' });
+  protected readonly litresWrong = computed(() => {
+    const circuit = this.circuit();
+    const typed = this.litres().trim().replace(',', '.');
+    if (!circuit || typed === '') return '';
+    const value = Number(typed);
+    if (!Number.isFinite(value) || value < 0) return 'Litres have to be a number, nought or more.';
+    return value > circuit.circuit.capacityL * 1.5 ? `It holds only ${circuit.circuit.capacityL} l.` : '';
+  });
+
+  protected readonly canSkip = computed(() => {
+    const now = this.now();
+    return now !== undefined && !now.moveTo && mayBePassedOver(now.operation);
+  });
+
+  constructor() {
+    inject(Keys).use(
+      { key: 'd', words: 'Done', act: () => this.done() },
+      { key: 'x', words: 'Stuck', act: () => this.with((operation) => void this.actions.stuck(operation)) },
+      {
+        key: 's',
+        words: 'Skip',
+        act: () => this.canSkip() && this.with((operation) => void this.actions.skip(operation)),
+      },
+      { key: 'n', words: 'Note', act: () => this.with((operation) => void this.actions.note(operation)) },
+      { key: 'u', words: 'Take back what you recorded last', act: () => this.recorder.undoLast() },
+      { key: 'b', words: 'Break, and back to work', act: () => this.recorder.rest() },
+      { key: 'p', words: 'Photo', act: () => this.choosePhoto() },
+      { key: 'q', words: 'Scan a label for the tag', act: () => void this.scanTag() },
+      { key: 'w', words: 'Why this step', act: () => this.with(({ id }) => this.selection.pick(id)) },
+      { key: '+', words: 'One fastener more', act: () => this.count.update((count) => count + 1) },
+      { key: '-', words: 'One fastener less', act: () => this.count.update((count) => Math.max(0, count - 1)) },
+    );
+  }
+
+  private choosePhoto(): void {
+    this.host.nativeElement.querySelector<HTMLInputElement>('input[name=photos]')?.click();
+  }
+
+  /** The label of a roll that is stuck on gives the tag its number. */
+  protected async scanTag(): Promise<void> {
+    if (!this.tag()?.fresh) return;
+    const code = await this.scanner.scan('Scan the label you stick on both halves');
+    if (code) this.scanned.set(code.number);
+  }
+
+  /** Counts the set in again where it did not come out even. */
+  protected async countAgain(connection: string): Promise<void> {
+    await this.joints.countIn(connection);
+  }
+
+  protected typeLitres(event: Event): void {
+    if (event.target instanceof HTMLInputElement) this.litres.set(event.target.value);
+  }
+
+  protected done(): void {
+    const now = this.now();
+    if (!now || this.litresWrong()) return;
+    if (now.moveTo) {
+      this.recorder.record(now.moveTo === 'raised' ? 'Up on stands' : 'On its wheels', {
+        kind: 'height-set',
+        height: now.moveTo,
+      });
+      return;
+    }
+    const { operation } = now;
+    if (operation.kind === 'hold-point' || operation.kind === 'torque') return;
+    const recorded = this.recorder.record(
+      `Done: ${operation.title}`,
+      ...this.countEntry(operation),
+      ...this.tagEntry(operation),
+      ...this.litresEntry(),
+      { kind: 'operation-done', operation: operation.id },
+    );
+    if (recorded) this.selection.take(undefined);
+  }
+
+  private countEntry({ connection }: Operation): readonly EntryBody[] {
+    const counting = this.counting();
+    if (!counting || connection === undefined) return [];
+    const { direction } = counting;
+    const bag = counting.direction === 'out' ? counting.bag : undefined;
+    return [
+      {
+        kind: 'fasteners-counted',
+        connection,
+        direction,
+        count: this.count(),
+        ...(direction === 'out' ? { kept: this.keeping() } : {}),
+        ...(direction === 'out' && this.keeping() === 'bag' ? { bag } : {}),
+      },
+    ];
+  }
+
+  private tagEntry({ connection }: Operation): readonly EntryBody[] {
+    const tag = this.tag();
+    return tag?.fresh && this.tagBoth() && connection !== undefined
+      ? [{ kind: 'tagged', connection, tag: tag.number }]
+      : [];
+  }
+
+  private litresEntry(): readonly EntryBody[] {
+    const circuit = this.circuit();
+    const typed = this.litres().trim().replace(',', '.');
+    if (!circuit || typed === '') return [];
+    return [
+      { kind: 'fluid-measured', circuit: circuit.circuit.id, direction: circuit.direction, litres: Number(typed) },
+    ];
+  }
+
+  private with(act: (operation: Operation) => void): void {
+    const now = this.now();
+    if (now && !now.moveTo) act(now.operation);
+  }
+}

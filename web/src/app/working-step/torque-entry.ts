@@ -1,0 +1,138 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { FormControl, FormGroup, FormGroupDirective, ReactiveFormsModule } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MatFormFieldModule } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { number } from 'yup';
+import { oneOf, text } from '@brisk/contracts/fields';
+import type { Connection } from '@brisk/core/connection-map';
+import type { EntryBody, JobState } from '@brisk/core/ledger';
+import { operationId } from '@brisk/core/teardown';
+import { judgeTorque, FIRST_WRENCHES, torqueWindow, wrenchFor } from '@brisk/core/torque';
+import { torqueFromNm, TORQUE_UNITS, type TorqueUnit } from '@brisk/core/units';
+import { Ask } from '../ui/ask';
+import { wrongWith, yupRule } from '../ui/yup-rule';
+import { VERDICT_WORDS } from '../words/trade-words';
+import { Recorder } from '../session/recorder';
+
+/** Final torque of one connection: the target large, the wrench, the value read, and what to make of it. */
+@Component({
+  selector: 'bl-torque-entry',
+  imports: [MatButton, MatFormFieldModule, MatInput, ReactiveFormsModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './torque-entry.html',
+  styleUrl: './torque-entry.scss',
+})
+export class TorqueEntry {
+  readonly connection = input.required<Connection>();
+  readonly state = input.required<JobState>();
+  readonly recorded = output();
+  private readonly recorder = inject(Recorder);
+  private readonly asker = inject(Ask);
+
+  private readonly sheet = viewChild.required(FormGroupDirective);
+  protected readonly units = TORQUE_UNITS;
+  protected readonly wrenches = FIRST_WRENCHES;
+  protected readonly verdicts = VERDICT_WORDS;
+  protected readonly wrongWith = wrongWith;
+  protected readonly unit = signal<TorqueUnit>('N·m');
+
+  protected readonly form = new FormGroup({
+    wrench: new FormControl<string | null>(null, yupRule(oneOf(FIRST_WRENCHES.map(({ id }) => id)).label('Wrench'))),
+    value: new FormControl<number | null>(
+      null,
+      yupRule(number().moreThan(0).max(100_000).required().label('Value read')),
+    ),
+    unit: new FormControl<TorqueUnit>('N·m', {
+      nonNullable: true,
+      validators: yupRule(oneOf(TORQUE_UNITS).label('Unit')),
+    }),
+  });
+
+  protected readonly target = computed(() => {
+    const targetNm = this.connection().refit.torque?.targetNm ?? 0;
+    const unit = this.unit();
+    const { lowNm, highNm } = torqueWindow(targetNm);
+    const shown = (newtonMetres: number) =>
+      String(Number(torqueFromNm(newtonMetres, unit).toFixed(newtonMetres < 10 ? 2 : 1)));
+    return {
+      targetNm,
+      shown: shown(targetNm),
+      low: shown(lowNm),
+      high: shown(highNm),
+      wrench: wrenchFor(targetNm),
+      angle: this.connection().refit.torque?.angleDeg,
+    };
+  });
+
+  protected readonly last = computed(() => this.state().torques.get(this.connection().id)?.at(-1));
+
+  constructor() {
+    // Another joint has another target, and the wrench of the last one may not be trusted there.
+    const joint = computed(() => this.connection().id);
+    effect(() => {
+      joint();
+      this.form.reset({ unit: this.form.getRawValue().unit });
+    });
+    this.form.controls.unit.valueChanges.subscribe((unit) => this.unit.set(unit));
+  }
+
+  protected record(): void {
+    if (this.form.value.wrench === null) this.form.controls.wrench.setValue(this.target().wrench?.id ?? null);
+    const { wrench, value, unit } = this.form.getRawValue();
+    const tool = FIRST_WRENCHES.find(({ id }) => id === wrench);
+    if (this.form.invalid || value === null || !tool) return;
+    const read: EntryBody = {
+      kind: 'torque-read',
+      connection: this.connection().id,
+      wrench: tool.id,
+      range: { lowestNm: tool.lowestNm, highestNm: tool.highestNm },
+      read: { value, unit },
+    };
+    const verdict = judgeTorque(this.target().targetNm, { value, unit }, tool);
+    if (verdict === 'within') {
+      this.finish('Torque on target', read, this.done());
+    } else if (this.recorder.record(`${VERDICT_WORDS[verdict]}: do it again, or accept it with a reason`, read)) {
+      this.emptyValue();
+    }
+  }
+
+  protected async accept(): Promise<void> {
+    const answers = await this.asker.ask({
+      title: `Accept the reading on ${this.connection().name}`,
+      caution: 'A joint under its figure works loose, one over it stretches. The maker’s figure wins.',
+      questions: [{ field: 'reason', label: 'Reason', as: 'lines', schema: text().label('Reason') }],
+      action: 'Accept it',
+    });
+    if (!answers) return;
+    this.finish(
+      'Accepted',
+      { kind: 'torque-accepted', connection: this.connection().id, reason: String(answers['reason']) },
+      this.done(),
+    );
+  }
+
+  private emptyValue(): void {
+    this.sheet().resetForm({ ...this.form.getRawValue(), value: null });
+  }
+
+  private done(): EntryBody {
+    return { kind: 'operation-done', operation: operationId.torque(this.connection().id) };
+  }
+
+  private finish(words: string, ...bodies: readonly EntryBody[]): void {
+    if (!this.recorder.record(words, ...bodies)) return;
+    this.sheet().resetForm({ unit: this.form.getRawValue().unit });
+    this.recorded.emit();
+  }
+}
