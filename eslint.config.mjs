@@ -107,10 +107,6 @@ export default tseslint.config(
     'Contracts know core’s types and Yup, and nothing of either side.',
   ),
   mayNotImport(['server/src/**/*.ts'], ['@angular/*', '@brisk/web*', 'rxjs'], 'The server knows nothing of the web.'),
-  mayNotImport(
-    ['web/src/**/*.ts'],
-    NOT_FOR_THE_WEB,
-    'The web knows nothing of the server but its contracts.',
-  ),
+  mayNotImport(['web/src/**/*.ts'], NOT_FOR_THE_WEB, 'The web knows nothing of the server but its contracts.'),
   ...webRooms,
 );

@@ -1,14 +1,17 @@
-import presets from 'jest-preset-angular/presets/index.js';
-
+/** The web application as `ngc` compiles it (`npm run typecheck`), with the libraries linked: nothing is compiled in a test. */
 export default {
   displayName: 'web',
-  ...presets.createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' }),
-  testMatch: ['<rootDir>/src/**/*.spec.ts'],
-  setupFilesAfterEnv: ['<rootDir>/src/testing/setup.ts'],
+  testEnvironment: 'jest-preset-angular/environments/jest-jsdom-env',
+  roots: ['<rootDir>/out-tsc/spec/web'],
+  testMatch: ['**/*.spec.js'],
+  setupFilesAfterEnv: ['<rootDir>/out-tsc/spec/web/src/testing/setup.js'],
+  transform: { '^.+\\.(js|mjs|ts)$': '<rootDir>/jest-linked.cjs' },
+  transformIgnorePatterns: ['node_modules/(?!(@angular|@fontsource|.*\\.mjs$))'],
+  moduleFileExtensions: ['js', 'mjs', 'ts', 'json'],
   moduleNameMapper: {
+    '^(?:\\.\\./)+core/src/(.*)$': '<rootDir>/../core/src/$1',
     '^(\\.{1,2}/.*)\\.js$': '$1',
     '^@brisk/core/(.*)$': '<rootDir>/../core/src/$1/index.ts',
     '^@brisk/contracts/(.*)$': '<rootDir>/../contracts/src/$1.ts',
   },
-  transformIgnorePatterns: ['node_modules/(?!(@angular|@fontsource|.*\\.mjs$))'],
 };

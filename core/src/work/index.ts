@@ -28,16 +28,27 @@ export interface Work extends PrecedenceGraph {
   readonly because: ReadonlyMap<OperationId, string>;
 }
 
+/** Work of plans nothing was found on: a plan never changes, and the same one is asked for again and again. */
+const known = new WeakMap<JobPlan, Work>();
+
 /**
  * All work of `plan`, with the connections `found` while working laid onto its map, unless it has them by now. Throws `MapError` and
  * `CyclicMapError` as the teardown does.
  */
 export function workOf(plan: JobPlan, found: readonly Connection[] = []): Work {
-  const known = new Set(plan.map.connections.map(({ id }) => id));
-  const whole: JobPlan = {
-    ...plan,
-    map: { ...plan.map, connections: [...plan.map.connections, ...found.filter(({ id }) => !known.has(id))] },
-  };
+  if (found.length > 0) return derived(withFound(plan, found));
+  const work = known.get(plan) ?? derived(plan);
+  known.set(plan, work);
+  return work;
+}
+
+function withFound(plan: JobPlan, found: readonly Connection[]): JobPlan {
+  const there = new Set(plan.map.connections.map(({ id }) => id));
+  const more = found.filter(({ id }) => !there.has(id));
+  return { ...plan, map: { ...plan.map, connections: [...plan.map.connections, ...more] } };
+}
+
+function derived(whole: JobPlan): Work {
   const teardown = teardownOf(whole);
   const refit = refitOf(whole, teardown);
   const operations = [...teardown.operations, ...refit.operations];
