@@ -79,6 +79,22 @@ export default tseslint.config(
     rules: { '@typescript-eslint/class-methods-use-this': 'off' },
   },
   {
+    files: ['**/*.cjs'],
+    languageOptions: {
+      sourceType: 'commonjs',
+      globals: {
+        require: 'readonly',
+        module: 'writable',
+        __filename: 'readonly',
+        window: 'readonly',
+        Element: 'readonly',
+        URL: 'readonly',
+        localStorage: 'readonly',
+        beforeEach: 'readonly',
+      },
+    },
+  },
+  {
     files: ['**/*.mjs'],
     languageOptions: {
       globals: {

@@ -1,9 +1,22 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { doStep, hand, nameJob, readTorqueOnTarget, sign, surveyMachine } from './shed';
+import { nextUp, setCountOf, stopOf, unevenWords, type JobState } from '@brisk/core/ledger';
+import { doStep, hand, isNext, nameJob, readTorqueOnTarget, sign, surveyMachine, workedByCrew } from './shed';
 
-test('one machine, from survey to running and handed over', async ({ page }) => {
-  test.setTimeout(480_000);
+/** Why the joint whose torque is next is not torqued: its set does not come out even. */
+function unevenTorque(state: JobState): string | undefined {
+  const { kind, connection } = nextUp(state)?.operation ?? {};
+  return kind === 'torque' ? unevenWords(setCountOf(state, connection ?? '')) : undefined;
+}
+
+test('one machine, from survey to running and handed over', async ({ page, request }) => {
+  test.setTimeout(240_000);
+  /** Ordinary steps, which other tests do one by one, are written by a crew elsewhere; then the page is looked at again. */
+  const crew = async (until: (state: JobState) => boolean) => {
+    await workedByCrew(request, /jobs\/([^/]+)/.exec(page.url())?.[1] ?? '', until);
+    await page.reload();
+    await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+  };
 
   await test.step('Yard and survey', async () => {
     await page.goto('/yard');
@@ -56,6 +69,7 @@ test('one machine, from survey to running and handed over', async ({ page }) => 
     await page.getByRole('button', { name: 'Put it on the map' }).click();
     await expect(page.getByText('52 still hold it').first()).toBeAttached();
 
+    await crew((state) => nextUp(state)?.comesBack ?? false);
     let came = 0;
     while ((await page.getByRole('heading', { name: 'Stripped' }).count()) === 0) {
       if (await page.getByText('It comes back.').isVisible()) came += 1;
@@ -97,14 +111,14 @@ test('one machine, from survey to running and handed over', async ({ page }) => 
 
   await test.step('Refit: counted in, torqued, one missed and done again, one accepted', async () => {
     const value = page.getByLabel('Value read');
-    while (!(await value.isVisible())) await doStep(page);
+    await crew((state) => isNext(state, 'torque'));
     await value.fill('1');
     await page.getByRole('button', { name: 'Record torque' }).click();
     await expect(page.getByText(/Too low/).first()).toBeVisible();
     await readTorqueOnTarget(page);
     await expect(value).toBeHidden();
 
-    while (!(await value.isVisible())) await doStep(page);
+    await crew((state) => isNext(state, 'torque'));
     await value.fill('400');
     await page.getByRole('button', { name: 'Record torque' }).click();
     await page.getByRole('button', { name: 'Accept it with a reason' }).click();
@@ -112,10 +126,17 @@ test('one machine, from survey to running and handed over', async ({ page }) => 
     await page.getByRole('button', { name: 'Accept it', exact: true }).click();
     await expect(page.getByRole('dialog')).toBeHidden();
 
-    while (!(await hand(page).getByText('came out').isVisible())) await doStep(page);
+    await crew((state) => {
+      const { connection } = nextUp(state)?.operation ?? {};
+      return isNext(state, 'connect') && (state.bags.get(connection ?? '')?.out?.count ?? 0) > 1;
+    });
+    await expect(hand(page)).toContainText('came out');
     await page.getByRole('button', { name: 'One less: In' }).click();
     await expect(hand(page)).toContainText(/There belong \d/);
-    while ((await page.getByRole('heading', { name: 'All back' }).count()) === 0) await doStep(page);
+    await doStep(page);
+    await crew((state) => unevenTorque(state) !== undefined);
+    await doStep(page);
+    await crew((state) => stopOf(state) === 'first-start');
     await page.getByRole('link', { name: 'To the first start' }).click();
   });
 

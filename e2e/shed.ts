@@ -1,5 +1,17 @@
 import { randomUUID } from 'node:crypto';
+import type { JobWithLedger } from '@brisk/contracts/job';
+import {
+  countingAt,
+  extend,
+  foldLedger,
+  nextUp,
+  type EntryBody,
+  type JobState,
+  type LedgerEntry,
+} from '@brisk/core/ledger';
+import type { OperationKind } from '@brisk/core/teardown';
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import { entriesForNext } from '../core/src/testing/crew';
 
 /** Begins a job over the API and returns its id. */
 export async function beginJob(request: APIRequestContext, title: string): Promise<string> {
@@ -18,6 +30,58 @@ export async function beginJob(request: APIRequestContext, title: string): Promi
   });
   expect(answer.status()).toBe(201);
   return id;
+}
+
+/**
+ * Writes what a careful crew writes, step by step, until `until` says stop or nothing is left to do. Where a page wrote
+ * meanwhile, from what stands then.
+ */
+export async function workedByCrew(
+  request: APIRequestContext,
+  job: string,
+  until: (state: JobState) => boolean = () => false,
+): Promise<void> {
+  for (;;) {
+    const told = (await (await request.get(`/api/jobs/${job}`)).json()) as JobWithLedger;
+    const written = crewEntries(foldLedger(told.job.plan, told.entries), until).slice(0, 200);
+    if (written.length === 0) return;
+    const answer = await request.post(`/api/jobs/${job}/ledger`, {
+      data: { expectedPosition: told.entries.length, entries: written },
+    });
+    if (answer.status() === 409) continue;
+    expect(await answer.json()).toHaveProperty('written');
+  }
+}
+
+function crewEntries(start: JobState, until: (state: JobState) => boolean): readonly LedgerEntry[] {
+  let state = start;
+  while (!until(state)) {
+    const next = entriesForNext(state);
+    if (next.length === 0) break;
+    const moves = next.filter(({ kind }) => kind === 'height-set');
+    const bodies = moves.length > 0 ? moves : [...counted(state), ...next];
+    state = extend(
+      state,
+      bodies.map((body) => ({ id: randomUUID(), at: new Date().toISOString(), by: 'Ines', ...body })),
+    );
+  }
+  return state.entries.slice(start.entries.length);
+}
+
+/** Whether a step of `kind` is in hand, with the machine as it has to stand for it. */
+export function isNext(state: JobState, kind: OperationKind): boolean {
+  const next = nextUp(state);
+  return next?.operation.kind === kind && next.moveTo === undefined;
+}
+
+/** Fasteners are counted out of what the next step opens, and back into what it closes. */
+function counted(state: JobState): readonly EntryBody[] {
+  const { operation, moveTo } = nextUp(state) ?? {};
+  const counting = operation && !moveTo ? countingAt(state, operation) : undefined;
+  if (operation?.connection === undefined || !counting) return [];
+  const { direction, expected: count } = counting;
+  const of = { kind: 'fasteners-counted', connection: operation.connection, direction, count } as const;
+  return [counting.direction === 'out' ? { ...of, kept: 'bag', bag: counting.bag } : of];
 }
 
 /** Id of the demo job whose title begins with `title`. */

@@ -18,15 +18,26 @@ export async function ensureInstalled() {
 
 /** Builds core, contracts, server and web, unless what is built came from exactly these sources. */
 export async function ensureBuilt() {
-  const wanted = hashOf(BUILT_FROM.flatMap((name) => filesIn(join(root, name))));
-  const there = existsSync(join(root, 'server/dist/main.js')) && existsSync(join(root, 'web/dist/browser/index.html'));
-  if (readMark('built') === wanted && there) return;
+  if (isBuilt()) return;
   say('Building core, contracts and server…');
   await run('npx', ['tsc', '-b', 'core', 'contracts', 'server']);
   say('Building the web application…');
   await run('npx', ['ng', 'build', '--progress=false'], { cwd: join(root, 'web') });
-  writeMark('built', wanted);
+  built();
 }
+
+/** Whether what is built came from exactly these sources. */
+export function isBuilt() {
+  const there = existsSync(join(root, 'server/dist/main.js')) && existsSync(join(root, 'web/dist/browser/index.html'));
+  return there && readMark('built') === sources();
+}
+
+/** Says that what is built came from the sources as they are. */
+export function built() {
+  writeMark('built', sources());
+}
+
+const sources = () => hashOf(BUILT_FROM.flatMap((name) => filesIn(join(root, name))));
 
 function filesIn(path) {
   if (!existsSync(path)) return [];

@@ -3,33 +3,70 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
-import { ensureBuilt, ensureInstalled } from './prepare.mjs';
-import { run, say } from './say.mjs';
+import { built, ensureInstalled, isBuilt } from './prepare.mjs';
+import { root, run, say } from './say.mjs';
+import { sideBySide } from './side-by-side.mjs';
 
 await ensureInstalled();
+const chromium = ensureChromium();
 const reports = mkdtempSync(join(tmpdir(), 'brisk-reports-'));
-const unitReport = join(reports, 'unit.json');
-const browserReport = join(reports, 'browser.json');
+const report = (name) => join(reports, `${name}.json`);
+const jest = (name, ...words) => ({
+  name,
+  command: ['npx', 'jest', '--json', `--outputFile=${report(name)}`, '--maxWorkers=1', ...words],
+});
+const web = join(root, 'web');
+const units = [
+  jest('Unit tests', '--selectProjects', 'core', 'contracts'),
+  jest('API tests', '--selectProjects', 'server'),
+  { ...jest('Views, first half', '--selectProjects', 'web', '--shard=1/2'), needs: ['Types of the web'] },
+  { ...jest('Views, second half', '--selectProjects', 'web', '--shard=2/2'), needs: ['Types of the web'] },
+];
+const checks = [
+  { name: 'Core, contracts and server', command: ['npx', 'tsc', '-b', 'core', 'contracts', 'server'] },
+  {
+    name: 'Types of the web',
+    command: ['npx', 'ngc', '-p', 'web/tsconfig.spec.json'],
+    needs: ['Core, contracts and server'],
+  },
+  ...(isBuilt()
+    ? []
+    : [
+        {
+          name: 'The web application',
+          command: ['npx', 'ng', 'build', '--progress=false'],
+          cwd: web,
+          needs: ['Core, contracts and server'],
+        },
+      ]),
+  ...units,
+  {
+    name: 'Types of the tests',
+    command: ['npx', 'tsc', '-p', 'tsconfig.spec.json'],
+    needs: ['Core, contracts and server'],
+  },
+  {
+    name: 'Lint',
+    command: ['npx', 'eslint', '.', '--max-warnings', '0', '--cache', '--cache-location', '.brisk/eslint'],
+  },
+  {
+    name: 'Format',
+    command: ['npx', 'prettier', '--check', '.', '--log-level', 'warn', '--cache', '--cache-location=.brisk/prettier'],
+  },
+];
 try {
-  say('Lint…');
-  await run('npx', ['eslint', '.', '--max-warnings', '0']);
-  say('Format…');
-  await run('npx', ['prettier', '--check', '.', '--log-level', 'warn']);
-  say('Types…');
-  await run('npm', ['run', '--silent', 'typecheck']);
-  say('Unit and API tests…');
-  await run('npx', ['jest', '--json', `--outputFile=${unitReport}`]);
-  await ensureBuilt();
-  const chromium = ensureChromium();
+  await sideBySide(checks);
+  built();
   say('Browser tests…');
-  await run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts', '--reporter=list,json'], {
-    env: { ...process.env, CHROMIUM_PATH: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: browserReport },
+  await run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts', '--reporter=line,json'], {
+    env: { ...process.env, CHROMIUM_PATH: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: report('browser') },
   });
-  const unit = JSON.parse(readFileSync(unitReport, 'utf8'));
-  const { stats } = JSON.parse(readFileSync(browserReport, 'utf8'));
+  const unit = units.map(({ name }) => JSON.parse(readFileSync(report(name), 'utf8')));
+  const { stats } = JSON.parse(readFileSync(report('browser'), 'utf8'));
+  const sum = (field) => unit.reduce((total, one) => total + one[field], 0);
   say('All checks passed.');
   process.stdout.write(
-    `${unit.numPassedTests + stats.expected} passed, ${unit.numFailedTests + stats.unexpected} failed\n`,
+    `${sum('numPassedTests') + stats.expected} passed, ${sum('numFailedTests') + stats.unexpected} failed\n`,
   );
 } catch (error) {
   say(error.message);

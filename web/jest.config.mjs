@@ -2,10 +2,9 @@
 export default {
   displayName: 'web',
   testEnvironment: 'jest-preset-angular/environments/jest-jsdom-env',
-  roots: ['<rootDir>/out-tsc/spec/web'],
-  testMatch: ['**/*.spec.js'],
-  setupFilesAfterEnv: ['<rootDir>/out-tsc/spec/web/src/testing/setup.js'],
-  transform: { '^.+\\.(js|mjs|ts)$': '<rootDir>/jest-linked.cjs' },
+  testMatch: ['<rootDir>/out-tsc/spec/web/**/*.spec.js'],
+  setupFilesAfterEnv: ['<rootDir>/jest-setup.cjs'],
+  transform: { '^.+\\.(cjs|js|mjs|ts)$': '<rootDir>/jest-linked.cjs' },
   transformIgnorePatterns: ['node_modules/(?!(@angular|@fontsource|.*\\.mjs$))'],
   moduleFileExtensions: ['js', 'mjs', 'ts', 'json'],
   moduleNameMapper: {

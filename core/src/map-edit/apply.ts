@@ -8,10 +8,19 @@ import {
   type PartId,
 } from '../connection-map/index.js';
 
+/** Fields of a thing that may be absent. */
+type Leavable<Thing> = { [Key in keyof Thing]-?: undefined extends Thing[Key] ? Key : never }[keyof Thing];
+
+/** What becomes of a thing: fields that are something else from now on, and fields that are emptied. */
+interface Changed<Thing> {
+  readonly change: Partial<Omit<Thing, 'id'>>;
+  readonly emptied?: readonly Leavable<Thing>[];
+}
+
 /** One change to a map. */
 export type MapEdit =
   | { readonly kind: 'add-part'; readonly part: Part }
-  | { readonly kind: 'change-part'; readonly id: PartId; readonly change: Partial<Omit<Part, 'id'>> }
+  | ({ readonly kind: 'change-part'; readonly id: PartId } & Changed<Part>)
   | { readonly kind: 'remove-part'; readonly id: PartId }
   /** Part of a part becomes a part of its own: `part` takes over `connections`, and `joint` ties it to the old one. */
   | {
@@ -22,7 +31,7 @@ export type MapEdit =
       readonly joint: Connection;
     }
   | { readonly kind: 'add-connection'; readonly connection: Connection }
-  | { readonly kind: 'change-connection'; readonly id: ConnectionId; readonly change: Partial<Omit<Connection, 'id'>> }
+  | ({ readonly kind: 'change-connection'; readonly id: ConnectionId } & Changed<Connection>)
   | { readonly kind: 'remove-connection'; readonly id: ConnectionId }
   /** One connection turns out to be two: `second` stands beside it, and `fasteners` stay with the first. */
   | {
@@ -41,7 +50,7 @@ export function applyEdit(map: ConnectionMap, edit: MapEdit): ConnectionMap {
       refuseTwice(map.parts, edit.part.id, edit.part.name);
       return { ...map, parts: [...map.parts, edit.part] };
     case 'change-part':
-      return { ...map, parts: changed<Part>(map.parts, edit.id, edit.change, 'part') };
+      return { ...map, parts: changed<Part>(map.parts, edit.id, edit, 'part') };
     case 'remove-part':
       return withoutPart(map, edit.id);
     case 'split-part': {
@@ -67,7 +76,7 @@ export function applyEdit(map: ConnectionMap, edit: MapEdit): ConnectionMap {
       refuseTwice(map.connections, edit.connection.id, edit.connection.name);
       return { ...map, connections: [...map.connections, edit.connection] };
     case 'change-connection':
-      return { ...map, connections: changed<Connection>(map.connections, edit.id, edit.change, 'connection') };
+      return { ...map, connections: changed<Connection>(map.connections, edit.id, edit, 'connection') };
     case 'remove-connection':
       known(map.connections, edit.id, 'connection');
       return withoutConnections(map, new Set([edit.id]));
@@ -79,7 +88,11 @@ export function applyEdit(map: ConnectionMap, edit: MapEdit): ConnectionMap {
       );
       return {
         ...map,
-        connections: changed<Connection>(map.connections, id, { fasteners }, 'connection').toSpliced(at + 1, 0, second),
+        connections: changed<Connection>(map.connections, id, { change: { fasteners } }, 'connection').toSpliced(
+          at + 1,
+          0,
+          second,
+        ),
       };
     }
     case 'together':
@@ -105,16 +118,19 @@ function refuseTwice(things: readonly Named[], id: string, name: string): void {
 function changed<Thing extends Named>(
   things: readonly Thing[],
   id: string,
-  change: Partial<Thing>,
+  { change, emptied = [] }: Changed<Thing>,
   what: string,
 ): readonly Thing[] {
   known(things, id, what);
-  return things.map((thing) => (thing.id === id ? withoutUndefined({ ...thing, ...change }) : thing));
+  const gone = new Set<PropertyKey>(emptied);
+  return things.map((thing) =>
+    thing.id === id ? without({ ...thing, ...change }, (key, value) => gone.has(key) || value === undefined) : thing,
+  );
 }
 
-/** A field set to undefined is one that is not there, as it would be after a file was read back. */
-function withoutUndefined<Thing extends object>(thing: Thing): Thing {
-  return Object.fromEntries(Object.entries(thing).filter(([, value]) => value !== undefined)) as Thing;
+/** `thing` less its fields that are `gone`. */
+function without<Thing extends object>(thing: Thing, gone: (key: string, value: unknown) => boolean): Thing {
+  return Object.fromEntries(Object.entries(thing).filter(([key, value]) => !gone(key, value))) as Thing;
 }
 
 function moveEnd([one, other]: Connection['between'], from: PartId, to: PartId): Connection['between'] {

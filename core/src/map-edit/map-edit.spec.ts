@@ -34,6 +34,18 @@ describe('an edit', () => {
     expect(changed.connections.find(({ id }) => id === 'hose')).not.toHaveProperty('circuit');
   });
 
+  it('takes fields away that are emptied, after a change was written to a file and read back too', () => {
+    const edit: MapEdit = {
+      kind: 'change-connection',
+      id: 'hose',
+      change: { name: 'long hose' },
+      emptied: ['circuit'],
+    };
+    const changed = edited(JSON.parse(JSON.stringify(edit)) as MapEdit).connections.find(({ id }) => id === 'hose');
+    expect(changed?.name).toBe('long hose');
+    expect(changed).not.toHaveProperty('circuit');
+  });
+
   it('forgets what is deleted wherever it was named', () => {
     const map = usualMap('transverse-cradle');
     const without = applyEdit(map, { kind: 'remove-part', id: 'airbox' });

@@ -7,6 +7,7 @@ import { Tidier } from './tidier';
 import type { TidiedPhoto } from './tidied';
 
 const TRY_EVERY_MS = 15_000;
+const LET_GO_AFTER_MS = 10_000;
 
 /**
  * Pictures on their way: made ready in a worker, put onto the shelf of this device, then sent one after the other for
@@ -65,8 +66,18 @@ export class PhotoBox {
   }
 
   private show(photo: string, blob: Blob): void {
+    if (this.here().has(photo)) return;
     const address = URL.createObjectURL(blob);
     this.here.update((before) => new Map([...before, [photo, address]]));
+  }
+
+  /** From now on the server’s copy is shown; the memory the picture took here is given back. */
+  private let(photo: string): void {
+    const address = this.here().get(photo);
+    if (address === undefined) return;
+    this.here.update((before) => new Map([...before].filter(([name]) => name !== photo)));
+    // Whatever still draws it has done so by then.
+    setTimeout(() => URL.revokeObjectURL(address), LET_GO_AFTER_MS);
   }
 
   /** Sends pictures one after the other, and takes each from the shelf when the server has it; false where one fails. */
@@ -75,9 +86,10 @@ export class PhotoBox {
     for (const photo of names) {
       const blob = await this.shelf.get(photo);
       if (!blob) continue;
-      if (!this.here().has(photo)) this.show(photo, blob);
+      this.show(photo, blob);
       if (await this.sent(blob)) {
         await this.shelf.remove(photo);
+        this.let(photo);
         this.kept.update((count) => Math.max(0, count - 1));
       } else all = false;
     }

@@ -1,9 +1,10 @@
 /// <reference lib="webworker" />
-import { tidied } from './tidied';
+import { expose } from 'comlink';
+import { tidied, type TidiedPhoto } from './tidied';
 
-addEventListener('message', ({ data }: MessageEvent<{ readonly id: number; readonly file: Blob }>) => {
-  tidied(data.file).then(
-    (photo) => postMessage({ id: data.id, photo }),
-    () => postMessage({ id: data.id }),
-  );
-});
+/** What the page asks of the worker. */
+export interface TidyWork {
+  tidied(file: Blob): Promise<TidiedPhoto>;
+}
+
+expose({ tidied } satisfies TidyWork);

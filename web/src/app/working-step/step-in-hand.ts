@@ -11,25 +11,21 @@ import {
 import { MatButton } from '@angular/material/button';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import {
-  fastenerCount,
+  countingAt,
+  fluidAt,
   heldTo,
-  keptWhere,
   mayBePassedOver,
-  nextBag,
-  nextTag,
   nextUp,
   possibleNow,
   setCountOf,
   setsOf,
+  tagAt,
   unevenWords,
-  wantsTag,
   type EntryBody,
   type JobState,
   type Keeping,
-  KEEPING_WORDS,
   TROUBLE_WORDS,
 } from '@brisk/core/ledger';
-import { planned, settingsNow, turnsOf } from '@brisk/core/planning';
 import type { Operation, WorkPhase } from '@brisk/core/teardown';
 import { HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS, duration, several } from '@brisk/core/words';
 import { Desk } from '../session/desk';
@@ -50,6 +46,7 @@ import { JointActions } from './joint-actions';
 import { StepClock } from './step-clock';
 import { Stepper } from '../ui/stepper';
 import { TorqueEntry } from './torque-entry';
+import { turnsBetweenTouches } from './turns';
 
 /** The step in hand: what, where, how high, with what, what to watch, and one large key to say it is done. */
 @Component({
@@ -90,14 +87,7 @@ export class StepInHand {
   protected readonly next = computed(() => nextUp(this.state(), this.phases()));
   protected readonly possible = computed(() => possibleNow(this.state(), this.phases()));
 
-  /** Who does what by the plan that is followed; empty where none is, or where one works alone. */
-  protected readonly turns = computed<ReadonlyMap<string, readonly string[]>>(() => {
-    const state = this.state();
-    const half = this.phases().some((phase) => phase === 'strip' || phase === 'lift') ? 'out' : 'back';
-    const followed = state.plans.get(half);
-    if (!followed || followed.settings.crew.hands.length < 2) return new Map();
-    return turnsOf(planned(state, half, settingsNow(state, half, [], Date.now()), followed));
-  });
+  protected readonly turns = turnsBetweenTouches(this.state, this.phases);
   /** Who holds this device. */
   protected readonly me = computed(() => this.person.in(this.desk.job()?.crew ?? []));
 
@@ -157,25 +147,14 @@ export class StepInHand {
     return progress?.is === 'skipped' ? `Put off: ${progress.reason}` : '';
   });
 
-  /** What is counted at this step: fasteners out, or back in against what came out. */
+  /** The step in hand, unless the machine has to be moved for it first. */
+  private readonly doing = computed(() => {
+    const now = this.now();
+    return now && !now.moveTo ? now.operation : undefined;
+  });
   protected readonly counting = computed(() => {
-    const connection = this.connection();
-    const operation = this.now()?.operation;
-    if (!connection || !operation || this.now()?.moveTo) return undefined;
-    if (operation.kind === 'disconnect' || (operation.kind === 'make-safe' && operation.phase === 'strip')) {
-      const expected = fastenerCount(this.sets());
-      return expected === 0 ? undefined : { direction: 'out' as const, expected, bag: nextBag(this.state()) };
-    }
-    const out = this.state().bags.get(connection.id)?.out;
-    if (operation.kind !== 'connect' || !out) return undefined;
-    const full = setCountOf(this.state(), connection.id)?.full ?? out.count;
-    const from = KEEPING_WORDS[keptWhere(out.kept, out.bag)].toLowerCase();
-    return {
-      direction: 'in' as const,
-      expected: full,
-      out: out.count,
-      from: out.bag === undefined ? from : `from bag ${out.bag}`,
-    };
+    const operation = this.doing();
+    return operation && countingAt(this.state(), operation);
   });
 
   /** What holds the joint in hand, as somebody found it or as the map has it. */
@@ -207,11 +186,9 @@ export class StepInHand {
   });
 
   protected readonly tag = computed(() => {
-    const connection = this.connection();
-    if (!connection || this.now()?.moveTo || !wantsTag(connection)) return undefined;
-    const on = this.state().tags.get(connection.id);
-    if (this.now()?.operation.phase !== 'strip') return on === undefined ? undefined : { number: on, fresh: false };
-    return { number: on ?? this.scanned() ?? nextTag(this.state()), fresh: on === undefined };
+    const operation = this.doing();
+    const tag = operation && tagAt(this.state(), operation);
+    return tag?.fresh ? { ...tag, number: this.scanned() ?? tag.number } : tag;
   });
   /** The number of a label of the roll that was scanned for this step. */
   protected readonly scanned = linkedSignal<string, number | undefined>({
@@ -222,11 +199,8 @@ export class StepInHand {
 
   /** The circuit whose fluid is measured at this step. */
   protected readonly circuit = computed(() => {
-    const operation = this.now()?.operation;
-    if (!operation?.circuit || this.now()?.moveTo) return undefined;
-    const circuit = this.state().work.plan.map.circuits.find(({ id }) => id === operation.circuit);
-    const ranOut = this.state().litres.get(operation.circuit)?.out;
-    return circuit && { circuit, direction: operation.kind === 'drain' ? ('out' as const) : ('in' as const), ranOut };
+    const operation = this.doing();
+    return operation && fluidAt(this.state(), operation);
   });
   protected readonly litres = linkedSignal({ source: this.atHand, computation: () => '' });
   protected readonly litresWrong = computed(() => {

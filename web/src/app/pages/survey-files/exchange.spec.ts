@@ -5,7 +5,8 @@ import { openView } from '../../../testing/open-job';
 import { MapDraft } from '../../planning/map-draft';
 import { MOST_ROWS, readSheet, SheetError, writeSheet } from '../../ui/csv';
 import { Files } from './files';
-import { SheetReader, type Asked, type Told } from './sheet-reader';
+import { SheetReader } from './sheet-reader';
+import { sheetWork } from './sheet-work';
 
 const bytesOf = (text: string) => new TextEncoder().encode(text).buffer as ArrayBuffer;
 const latin = (text: string) => Uint8Array.from(text, (sign) => sign.charCodeAt(0)).buffer as ArrayBuffer;
@@ -78,20 +79,12 @@ describe('reading a spreadsheet file', () => {
 });
 
 /** The worker’s work on the test’s own thread. */
-class OwnThread implements Pick<SheetReader, 'ask'> {
-  private rows: ReturnType<typeof readSheet>['rows'] = [];
-  ask(asked: Asked): Promise<Told> {
-    if (asked.what === 'read') {
-      try {
-        const sheet = readSheet(asked.bytes);
-        this.rows = sheet.rows;
-        return Promise.resolve({ what: 'read', sheet, lines: sheet.rows.length });
-      } catch (error) {
-        return Promise.resolve({ what: 'failed', words: error instanceof Error ? error.message : '' });
-      }
-    }
-    const run = readRows(asked.map, asked.table, asked.mapping, this.rows);
-    return Promise.resolve({ what: 'tried', run, badLines: run.bad.length });
+class OwnThread implements Pick<SheetReader, 'read' | 'tryOn'> {
+  read(bytes: ArrayBuffer) {
+    return Promise.resolve(sheetWork.read(bytes));
+  }
+  tryOn(...asked: Parameters<SheetReader['tryOn']>) {
+    return Promise.resolve(sheetWork.tryOn(...asked));
   }
 }
 

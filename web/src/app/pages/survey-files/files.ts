@@ -78,10 +78,12 @@ export class Files {
     this.letGo();
     this.file.set(file.name);
     this.busy.set('Reading the file…');
-    const told = await this.reader.ask({ what: 'read', bytes: await file.arrayBuffer() });
+    const told = await this.reader.read(await file.arrayBuffer());
     this.busy.set('');
-    if (told.what === 'failed') this.trouble.set(told.words);
-    if (told.what !== 'read') return;
+    if ('failed' in told) {
+      this.trouble.set(told.failed);
+      return;
+    }
     this.sheet.set(told.sheet);
     this.lines.set(told.lines);
     this.mapping.set(guessMapping(this.table(), told.sheet.headings));
@@ -127,16 +129,12 @@ export class Files {
     this.taken.set('');
     if (!map || this.missing().length > 0) return;
     this.busy.set(`Looking through ${this.lines()} lines…`);
-    const told = await this.reader.ask({
-      what: 'try',
-      map,
-      table: this.table(),
-      mapping: this.mapping(),
-      mostBad: MOST_BAD_SHOWN,
-    });
+    const told = await this.reader.tryOn(map, this.table(), this.mapping(), MOST_BAD_SHOWN);
     this.busy.set('');
-    if (told.what === 'failed') this.trouble.set(told.words);
-    if (told.what !== 'tried') return;
+    if ('failed' in told) {
+      this.trouble.set(told.failed);
+      return;
+    }
     this.run.set(told.run);
     this.badLines.set(told.badLines);
   }

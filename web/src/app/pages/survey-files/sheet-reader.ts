@@ -1,36 +1,42 @@
 import { Injectable } from '@angular/core';
 import type { ConnectionMap } from '@brisk/core/connection-map';
-import type { DryRun, Mapping, Table } from '@brisk/core/exchange';
-import type { Sheet } from '../../ui/csv';
+import type { Mapping, Table } from '@brisk/core/exchange';
+import type { WorkerLine } from '../../ui/worker-line';
+import type { SheetFailed, SheetRead, SheetTried, SheetWork } from './sheet-work';
 
-/** What the worker is asked, and what it tells. The rows of a file stay with it. */
-export type Asked =
-  | { readonly what: 'read'; readonly bytes: ArrayBuffer }
-  | {
-      readonly what: 'try';
-      readonly map: ConnectionMap;
-      readonly table: Table;
-      readonly mapping: Mapping;
-      readonly mostBad: number;
-    };
-export type Told =
-  | { readonly what: 'read'; readonly sheet: Sheet; readonly lines: number }
-  | { readonly what: 'tried'; readonly run: Omit<DryRun, 'map'>; readonly badLines: number }
-  | { readonly what: 'failed'; readonly words: string };
+const FAILED: SheetFailed = { failed: 'The file cannot be read.' };
 
 /** Reads spreadsheet files off the screen’s own thread. */
 @Injectable({ providedIn: 'root' })
 export class SheetReader {
-  private worker: Worker | undefined;
+  private line: Promise<WorkerLine<SheetWork>> | undefined;
 
-  /** Asks the worker, starting it where it has not been started; a later question drops an earlier one’s answer. */
-  async ask(asked: Asked): Promise<Told> {
-    this.worker ??= (await import('./start-csv-worker')).startCsvWorker();
-    const { worker } = this;
-    return new Promise((resolve) => {
-      worker.onmessage = ({ data }: MessageEvent<Told>) => resolve(data);
-      worker.onerror = () => resolve({ what: 'failed', words: 'The file cannot be read.' });
-      worker.postMessage(asked, asked.what === 'read' ? [asked.bytes] : []);
-    });
+  /** Reads a file; its rows stay with the worker until the next one. */
+  read(bytes: ArrayBuffer): Promise<SheetRead | SheetFailed> {
+    return this.asked((line) => line.ask<SheetRead | SheetFailed>((work) => work.read(bytes)));
+  }
+
+  /** What the rows of the file read last would do to `map`, with at most `mostBad` of the lines that cannot be taken. */
+  tryOn(map: ConnectionMap, table: Table, mapping: Mapping, mostBad: number): Promise<SheetTried | SheetFailed> {
+    return this.asked((line) => line.ask((work) => work.tryOn(map, table, mapping, mostBad)));
+  }
+
+  private async asked<Answer>(ask: (line: WorkerLine<SheetWork>) => Promise<Answer>): Promise<Answer | SheetFailed> {
+    try {
+      this.line ??= this.start();
+      return await ask(await this.line);
+    } catch {
+      // A worker that broke down is started anew with the next file.
+      this.line = undefined;
+      return FAILED;
+    }
+  }
+
+  private async start(): Promise<WorkerLine<SheetWork>> {
+    const [{ lineTo }, { startCsvWorker }] = await Promise.all([
+      import('../../ui/worker-line'),
+      import('./start-csv-worker'),
+    ]);
+    return lineTo<SheetWork>(startCsvWorker());
   }
 }

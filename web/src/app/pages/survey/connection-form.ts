@@ -35,6 +35,9 @@ import type { Picked } from '../../map/map-picture';
 import { CAUTION_NAMES, KIND_WORDS, SYSTEM_WORDS } from '../../words/trade-words';
 import { MapDraft } from '../../planning/map-draft';
 
+/** What a connection need not have, and what the form may empty. */
+const MAY_BE_EMPTY = ['circuit', 'carriesLoad', 'tip'] as const;
+
 const text = (rule: Parameters<typeof yupRule>[0], initial = '') =>
   new FormControl(initial, { nonNullable: true, validators: yupRule(rule) });
 const figure = (rule: Parameters<typeof yupRule>[0], initial: number | null) =>
@@ -174,7 +177,15 @@ export class ConnectionForm {
     const connection = this.connection(known?.id ?? freshId(map, this.form.getRawValue().name));
     const { id, ...change } = connection;
     const wrong = known
-      ? this.draft.edit({ kind: 'change-connection', id, change }, `Change ${connection.name}`)
+      ? this.draft.edit(
+          {
+            kind: 'change-connection',
+            id,
+            change,
+            emptied: MAY_BE_EMPTY.filter((field) => change[field] === undefined),
+          },
+          `Change ${connection.name}`,
+        )
       : this.draft.edit({ kind: 'add-connection', connection }, `Add ${connection.name}`);
     if (wrong === undefined) this.done.emit({ what: 'connections', ids: [id] });
   }

@@ -94,7 +94,8 @@ export class PartForm {
           {
             kind: 'change-part',
             id,
-            change: { massKg: undefined, ridesWith: undefined, removal: undefined, ...change },
+            change,
+            emptied: (['massKg', 'ridesWith', 'removal'] as const).filter((field) => change[field] === undefined),
           },
           `Change the ${part.name}`,
         )

@@ -125,6 +125,24 @@ describe('changing the map', () => {
     expect(planning?.plan.map.connections.find(({ id }) => id === 'upper-hose')?.minutes.likely).toBe(9);
   });
 
+  it('empties what is emptied: the fluid, the tip, the weight it carries; over a reload too', async () => {
+    const { plan } = testJob;
+    const change = { circuit: 'coolant', tip: 'Two clamps', carriesLoad: true } as const;
+    const map = applyEdit(plan.map, { kind: 'change-connection', id: 'upper-hose', change });
+    const view = await open([], { ...testJob, plan: { ...plan, map } });
+    await editHose(view);
+    for (const field of ['circuit', 'tip']) type(view.element, field, '');
+    view.element.querySelector<HTMLInputElement>('input[name=carriesLoad]')?.click();
+    await view.press('Change it');
+    const hose = (one: Opened) =>
+      one.fixture.componentInstance.draft.map()?.connections.find(({ id }) => id === 'upper-hose');
+    expect(hose(view)).toBeDefined();
+    for (const field of Object.keys(change)) expect(hose(view)).not.toHaveProperty(field);
+    TestBed.resetTestingModule();
+    const again = await open([], { ...testJob, plan: { ...plan, map } });
+    for (const field of Object.keys(change)) expect(hose(again)).not.toHaveProperty(field);
+  });
+
   it('deletes, and brings back with undo, and away again with redo', async () => {
     const view = await open();
     await editHose(view);

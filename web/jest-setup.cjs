@@ -1,10 +1,10 @@
-import { setupZonelessTestEnv } from 'jest-preset-angular/setup-env/zoneless/index.js';
+const { setupZonelessTestEnv } = require('jest-preset-angular/setup-env/zoneless/index.js');
 
 setupZonelessTestEnv();
 
 // What a browser has and jsdom has not.
 Object.defineProperty(window, 'matchMedia', {
-  value: (query: string) => ({
+  value: (query) => ({
     matches: false,
     media: query,
     addListener: () => undefined,
