@@ -4,11 +4,12 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { boltCardRoutes } from './bolt-card/routes.js';
 import type { OpenDatabase } from './database/open.js';
-import { bundleJsonSchema, openApiDocument } from './http/openapi.js';
+import { documentRoutes, healthRoutes } from './http/own-routes.js';
 import { answerProblem, nothingHere, ProblemError } from './http/problem.js';
 import { security } from './http/security.js';
 import { webFiles } from './http/web-files.js';
 import { houseRoutes } from './house/routes.js';
+import { JobCards } from './jobs/job-cards.js';
 import { JobStore } from './jobs/job-store.js';
 import { jobRoutes } from './jobs/routes.js';
 import { labelRoutes } from './labels/routes.js';
@@ -35,8 +36,6 @@ export interface AppParts {
 /** The whole HTTP application: security first, then the API, then the web files. */
 export function appOf({ database, logger, host, webFolder, photoFolder, address, now, closing }: AppParts): Express {
   const app = express();
-  const document = openApiDocument();
-  const bundleSchema = bundleJsonSchema();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
   // Looking at every request costs as much as answering a small one, so it is done only for those who read it.
@@ -52,26 +51,22 @@ export function appOf({ database, logger, host, webFolder, photoFolder, address,
       );
     next();
   });
-  app.get('/api/health', async (_request, response) => {
-    await database.orm.em.getConnection().execute('select 1');
-    response.json({ status: 'works', at: now().toISOString() });
-  });
-  app.get('/api/openapi.json', (_request, response) => {
-    response.json(document);
-  });
-  app.get('/api/job-bundle.schema.json', (_request, response) => {
-    response.json(bundleSchema);
-  });
   const shop = new ShopStore(database, now);
   const jobs = new JobStore(database, now);
+  const cards = new JobCards(database, (id, task) => jobs.while(id, task));
   const photos = new PhotoStore(photoFolder);
-  app.use('/api', jobRoutes(jobs, shop, photos, now));
-  app.use('/api', runSheetRoutes(jobs, now));
-  app.use('/api', shopRoutes(shop));
-  app.use('/api', photoRoutes(photos));
-  app.use('/api', labelRoutes(jobs, address));
-  app.use('/api', boltCardRoutes(jobs));
-  app.use('/api', houseRoutes(jobs));
+  const served = [
+    healthRoutes(database, now),
+    jobRoutes(jobs, cards, shop, photos, now),
+    runSheetRoutes(jobs, now),
+    shopRoutes(shop),
+    photoRoutes(photos),
+    labelRoutes(jobs, address),
+    boltCardRoutes(jobs),
+    houseRoutes(jobs, cards),
+  ];
+  for (const { router } of served) app.use('/api', router);
+  app.use('/api', documentRoutes(served).router);
   app.use('/api', nothingHere);
   app.use(webFiles(webFolder));
   app.use(nothingHere);

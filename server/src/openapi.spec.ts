@@ -1,51 +1,74 @@
+import { BUNDLE_VERSION } from '@brisk/contracts/bundle';
 import { ENTRY_SCHEMAS } from '@brisk/contracts/entry';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { bundleJsonSchema, openApiDocument } from './http/openapi.js';
-import { entry, newJob } from './testing/test-server.js';
+import { pino } from 'pino';
+import { appOf } from './app.js';
+import type { OpenDatabase } from './database/open.js';
+import { bundleJsonSchema } from './http/openapi.js';
+import { entry, newJob, TestServer } from './testing/test-server.js';
 
 interface Document {
   readonly paths: Readonly<Record<string, Readonly<Record<string, unknown>>>>;
   readonly components: { readonly schemas: Readonly<Record<string, object>> };
 }
-const document = openApiDocument() as unknown as Document;
+const app = appOf({
+  database: {} as OpenDatabase,
+  logger: pino({ level: 'silent' }),
+  host: '127.0.0.1',
+  webFolder: 'nowhere',
+  photoFolder: 'nowhere',
+  address: undefined,
+  now: () => new Date(0),
+  closing: () => false,
+});
 
-const ajv = new Ajv2020({ strict: false });
-addFormats.default(ajv);
-ajv.addSchema(document, 'openapi');
+let document: Document;
+let ajv: Ajv2020;
 const validator = (name: string) => ajv.compile({ $ref: `openapi#/components/schemas/${name}` });
 
+beforeAll(async () => {
+  const server = await TestServer.start();
+  document = (await server.get<Document>('/api/openapi.json')).body;
+  await server.stop();
+  ajv = new Ajv2020({ strict: false });
+  addFormats.default(ajv);
+  ajv.addSchema(document, 'openapi');
+});
+
+/** Every method and path that `app` really answers, as OpenAPI writes them; what is behind `/api` is mounted there. */
+function answered(layers: readonly Layer[], at = ''): readonly string[] {
+  return layers.flatMap(({ route, handle }) => {
+    if (route)
+      return Object.keys(route.methods).map(
+        (method) => `${method} ${at}${String(route.path).replace(/:(\w+)/g, '{$1}')}`,
+      );
+    return handle.stack ? answered(handle.stack, '/api') : [];
+  });
+}
+interface Layer {
+  readonly route?: { readonly path: string | RegExp; readonly methods: Readonly<Record<string, boolean>> };
+  readonly handle: { readonly stack?: readonly Layer[] };
+}
+
 describe('the OpenAPI document', () => {
-  it('has every address and every kind of entry', () => {
-    expect(Object.keys(document.paths).sort()).toEqual([
-      '/api/bundles',
-      '/api/find',
-      '/api/health',
-      '/api/inspection-sheet',
-      '/api/jobs',
-      '/api/jobs-by-code/{code}',
-      '/api/jobs/{job}',
-      '/api/jobs/{job}/bolt-cards/{connection}',
-      '/api/jobs/{job}/bundle',
-      '/api/jobs/{job}/bundle.zip',
-      '/api/jobs/{job}/house',
-      '/api/jobs/{job}/labels.pdf',
-      '/api/jobs/{job}/ledger',
-      '/api/jobs/{job}/planning',
-      '/api/jobs/{job}/run-sheet.pdf',
-      '/api/labels/roll.pdf',
-      '/api/layouts',
-      '/api/photos',
-      '/api/photos/{photo}',
-      '/api/photos/{photo}/small',
-      '/api/templates',
-      '/api/templates/{template}',
-      '/api/tools',
-    ]);
+  it('has every address that is answered, by every method, and no other; and every kind of entry', () => {
+    const said = Object.entries(document.paths).flatMap(([path, methods]) =>
+      Object.keys(methods).map((method) => `${method} ${path}`),
+    );
+    const stack = (app.router as unknown as { readonly stack: readonly Layer[] }).stack;
+    const routes = answered(stack).filter((route) => route.includes('/api/') && !route.includes('?!'));
+    expect(routes).toContain('put /api/jobs/{job}/planning');
+    expect([...new Set(routes)].sort()).toEqual(said.sort());
     for (const kind of Object.keys(ENTRY_SCHEMAS))
       expect(document.components.schemas).toHaveProperty([`Entry.${kind}`]);
+  });
+
+  it('says which revision of the planning entries belong to, and which version a bundle is of', () => {
+    expect(JSON.stringify(document.paths['/api/jobs/{job}/ledger']?.['get'])).toContain('"revision"');
+    expect(bundleJsonSchema()).toHaveProperty('$id', `urn:brisk-ledger:job-bundle:${BUNDLE_VERSION}`);
   });
 
   it('agrees with the server on what a job and an entry are', () => {

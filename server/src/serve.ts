@@ -6,6 +6,9 @@ import { appOf } from './app.js';
 import { openDatabase } from './database/open.js';
 import type { Settings } from './settings.js';
 
+/** How long a line nobody speaks on is kept open. */
+const KEPT_OPEN_MS = 75_000;
+
 /** A running server. */
 export interface Running {
   readonly address: string;
@@ -28,6 +31,9 @@ export async function serve(settings: Settings, webFolder: string, logger: Logge
     closing: () => closing,
   });
   const server = createServer(app);
+  // Longer than any client waits between two questions: it never asks just as the line is dropped.
+  server.keepAliveTimeout = KEPT_OPEN_MS;
+  server.headersTimeout = KEPT_OPEN_MS + 5_000;
   try {
     await listening(server, settings);
   } catch (error) {

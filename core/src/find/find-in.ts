@@ -18,23 +18,41 @@ export interface Hit {
 /** At most this many of one job; whoever looks for “M8” wants a narrower word. */
 const MOST = 40;
 
+/** Something of a job that can be found, with all that it is found by. */
+export interface Findable {
+  readonly hit: Hit;
+  readonly text: string;
+}
+
+/** Everything on a job that can be found. */
+export function findableIn(state: JobState): readonly Findable[] {
+  return [...joints(state), ...notes(state), ...parts(state), ...photos(state)].map(({ more, ...hit }) => ({
+    hit,
+    text: `${hit.words} ${hit.where} ${more}`,
+  }));
+}
+
 /**
- * What on a job answers `words`: each of them has to begin a word of it. `bag 31`, `tag 12` and `#31` find numbers. The
- * closest come first.
+ * What of one job’s `findable` answers `words`: each of them has to begin a word of it. `bag 31`, `tag 12` and `#31` find
+ * numbers. The closest come first.
  */
-export function findIn(state: JobState, words: readonly string[]): readonly Hit[] {
+export function hitsAmong(findable: readonly Findable[], words: readonly string[]): readonly Hit[] {
   if (words.length === 0) return [];
-  const hits = [...joints(state), ...notes(state), ...parts(state), ...photos(state)];
-  return hits
-    .filter((hit) => answersAll(`${hit.words} ${hit.where} ${hit.more}`, words))
-    .map((hit) => ({ hit, closeness: closenessOf(hit, words) }))
+  return findable
+    .filter(({ text }) => answersAll(text, words))
+    .map(({ hit }) => ({ hit, closeness: closenessOf(hit, words) }))
     .sort((one, other) => other.closeness - one.closeness)
     .slice(0, MOST)
-    .map(({ hit: { more: _more, ...hit } }) => hit);
+    .map(({ hit }) => hit);
+}
+
+/** What on a job answers `words`. */
+export function findIn(state: JobState, words: readonly string[]): readonly Hit[] {
+  return hitsAmong(findableIn(state), words);
 }
 
 /** Joints before all else, then by how many of the words it is called by; of equals what lies in a bag is looked for. */
-function closenessOf(hit: Found, words: readonly string[]): number {
+function closenessOf(hit: Hit, words: readonly string[]): number {
   const called = words.filter((word) => answersAll(hit.words, [word])).length;
   return (hit.is === 'joint' ? 1_000 : 0) + 2 * called + (hit.bag === undefined ? 0 : 1);
 }

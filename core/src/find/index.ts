@@ -2,6 +2,6 @@
  * Finding again: where is the starter bolt? Words are looked for in everything a job knows by name: joints with their
  * fasteners, tag and bag, notes, parts to order, photos.
  */
-export { findIn, whereabouts, type Hit } from './find-in.js';
+export { findableIn, findIn, hitsAmong, whereabouts, type Findable, type Hit } from './find-in.js';
 export { findPhotos, photosOf, type PhotoQuery, type ShownPhoto } from './photos.js';
 export { answersAll, wordsAsked } from './words.js';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { extend, startOf, type EntryBody, type LedgerEntry } from '../ledger/index.js';
 import { smallPlan } from '../testing/small-map.js';
-import { houseOf, learnedMinutes, type PastJob } from './index.js';
+import { houseOf, learnedMinutes, lessonsOf, type PastJob } from './index.js';
 
 let made = 0;
 const entry = (minute: number, body: EntryBody): LedgerEntry => {
@@ -13,11 +13,10 @@ const entry = (minute: number, body: EntryBody): LedgerEntry => {
     ...body,
   } as LedgerEntry;
 };
-const job = (id: string, machine: string, entries: readonly LedgerEntry[] = [], layout = 'small'): PastJob => ({
-  id,
-  title: id,
+const worked = (entries: readonly LedgerEntry[]) => extend(startOf(smallPlan), entries);
+const job = (machine: string, entries: readonly LedgerEntry[]): PastJob => ({
   machine,
-  state: extend(startOf({ ...smallPlan, map: { ...smallPlan.map, layout } }), entries),
+  lessons: lessonsOf(worked(entries)),
 });
 const note = (text: string, house: boolean): EntryBody => ({
   kind: 'noted',
@@ -27,21 +26,17 @@ const note = (text: string, house: boolean): EntryBody => ({
 });
 
 describe('what the house learned', () => {
-  const here = job('here', 'Sweeper 3', [entry(0, note('Mine', true))]);
+  const here = worked([entry(0, note('Mine', true))]);
 
   it('brings notes the shop wanted kept to the same step of the next machine, its own first', () => {
-    const other = job('other', 'Sweeper 1', [
-      entry(0, note('Catch is brittle', true)),
-      entry(1, note('Only today', false)),
-    ]);
-    const same = job('same', 'Sweeper 3', [entry(0, note('Clamp sits behind the bracket', true))]);
-    const tractor = job('tractor', 'Sweeper 3', [entry(0, note('Not of this layout', true))], 'other-layout');
-    const { notes } = houseOf([here, other, same, tractor], 'here');
+    const other = job('Sweeper 1', [entry(0, note('Catch is brittle', true)), entry(1, note('Only today', false))]);
+    const same = job('Sweeper 3', [entry(0, note('Clamp sits behind the bracket', true))]);
+    const { notes } = houseOf('Sweeper 3', here, [other, same]);
     expect(notes['open:hose']?.map(({ text }) => text)).toEqual(['Clamp sits behind the bracket', 'Catch is brittle']);
   });
 
   it('tells what fought back, and whether it came in the end', () => {
-    const other = job('other', 'Sweeper 1', [
+    const other = job('Sweeper 1', [
       entry(0, {
         kind: 'operation-stuck',
         operation: 'open:negative',
@@ -52,18 +47,22 @@ describe('what the house learned', () => {
       }),
       entry(9, { kind: 'operation-done', operation: 'open:negative' }),
     ]);
-    expect(houseOf([here, other], 'here').troubles['open:negative']).toEqual([
+    expect(houseOf('Sweeper 3', here, [other]).troubles['open:negative']).toEqual([
       expect.objectContaining({ trouble: 'seized', means: ['heat'], came: true, machine: 'Sweeper 1' }),
     ]);
   });
 
   it('learns how long steps take from every job but the one in hand', () => {
-    const other = job('other', 'Sweeper 1', [
+    const other = job('Sweeper 1', [
       entry(0, { kind: 'noted', text: 'Begin' }),
       entry(7, { kind: 'operation-done', operation: 'open:negative' }),
     ]);
-    expect(houseOf([here, other], 'here').minutes['open:negative']).toEqual({ likelyMin: 2.5, ownMin: 7, times: 1 });
-    expect(houseOf([here], 'nobody')).toEqual({ notes: {}, troubles: {}, minutes: {} });
+    expect(houseOf('Sweeper 3', here, [other]).minutes['open:negative']).toEqual({
+      likelyMin: 2.5,
+      ownMin: 7,
+      times: 1,
+    });
+    expect(houseOf('Sweeper 3', here, [])).toEqual({ notes: {}, troubles: {}, minutes: {} });
   });
 });
 

@@ -2,12 +2,40 @@ import { minutesByOperation, type JobState, type Means, type Trouble } from '../
 import type { OperationId } from '../teardown/index.js';
 import { learnedMinutes, type Learned } from './learned.js';
 
-/** A job of the shop, this one or an older one. */
+/** What one job has to teach, step by step. */
+export interface Lessons {
+  readonly notes: readonly Told<Omit<HouseNote, 'machine'>>[];
+  readonly troubles: readonly Told<Omit<HouseTrouble, 'machine'>>[];
+  readonly minutes: readonly Told<{ readonly minutes: number }>[];
+}
+type Told<Thing> = Thing & { readonly operation: OperationId };
+
+/** A job of the shop that is over, or goes on elsewhere. */
 export interface PastJob {
-  readonly id: string;
-  readonly title: string;
   readonly machine: string;
-  readonly state: JobState;
+  readonly lessons: Lessons;
+}
+
+/** What the job of `state` has to teach: notes to keep, the newest first, steps that fought back, minutes taken. */
+export function lessonsOf(state: JobState): Lessons {
+  return {
+    notes: [...state.notes]
+      .reverse()
+      .flatMap(({ house, operation, text, by, at }) =>
+        house && operation !== undefined ? [{ operation, text, by, at }] : [],
+      ),
+    troubles: [...state.struggles].flatMap(([operation, struggles]) =>
+      struggles.map(({ trouble, tried, means = [], at }) => ({
+        operation,
+        trouble,
+        tried,
+        means,
+        came: state.progress.get(operation)?.is === 'done',
+        at,
+      })),
+    ),
+    minutes: [...minutesByOperation(state)].map(([operation, minutes]) => ({ operation, minutes })),
+  };
 }
 
 /** Something the shop wrote down for the next time. */
@@ -37,37 +65,23 @@ export interface HouseKnowledge {
 }
 
 /**
- * What the shop learned for job `id` from `jobs` on the same layout. Notes to keep and troubles are of other jobs only,
- * those of the same machine first, then the newest.
+ * What the shop learned for the job of `here` on `machine` from `others` on the same layout, those of the same machine
+ * first.
  */
-export function houseOf(jobs: readonly PastJob[], id: string): HouseKnowledge {
-  const here = jobs.find((job) => job.id === id);
-  if (!here) return { notes: {}, troubles: {}, minutes: {} };
-  const { layout } = here.state.plan.map;
-  const others = jobs
-    .filter((job) => job.id !== id && job.state.plan.map.layout === layout)
-    .sort((one, other) => Number(other.machine === here.machine) - Number(one.machine === here.machine));
-
+export function houseOf(machine: string, here: JobState, others: readonly PastJob[]): HouseKnowledge {
   const notes = new Map<OperationId, HouseNote[]>();
   const troubles = new Map<OperationId, HouseTrouble[]>();
   const times = new Map<OperationId, number[]>();
-  for (const { machine, state } of others) {
-    for (const { house, operation, text, by, at } of [...state.notes].reverse())
-      if (house && operation !== undefined) add(notes, operation, { text, by, at, machine });
-    for (const [operation, struggles] of state.struggles)
-      for (const { trouble, tried, means = [], at } of struggles)
-        add(troubles, operation, {
-          trouble,
-          tried,
-          means,
-          came: state.progress.get(operation)?.is === 'done',
-          at,
-          machine,
-        });
-    for (const [operation, minutes] of minutesByOperation(state)) add(times, operation, minutes);
+  const nearestFirst = [...others].sort(
+    (one, other) => Number(other.machine === machine) - Number(one.machine === machine),
+  );
+  for (const { machine: on, lessons } of nearestFirst) {
+    for (const { operation, ...note } of lessons.notes) add(notes, operation, { ...note, machine: on });
+    for (const { operation, ...trouble } of lessons.troubles) add(troubles, operation, { ...trouble, machine: on });
+    for (const { operation, minutes } of lessons.minutes) add(times, operation, minutes);
   }
   const minutes = [...times].flatMap(([operation, own]) => {
-    const book = here.state.work.operations.get(operation)?.minutes.likely;
+    const book = here.work.operations.get(operation)?.minutes.likely;
     return book === undefined ? [] : [[operation, learnedMinutes(book, own)] as const];
   });
   return {

@@ -1,16 +1,17 @@
 import { usualPattern } from '@brisk/core/fasteners';
 import { setsOf } from '@brisk/core/ledger';
-import { Router } from 'express';
+import { apiRouter, type ApiRouter } from '../http/api-router.js';
 import { badInput, ProblemError } from '../http/problem.js';
 import type { JobStore } from '../jobs/job-store.js';
 import { pdfOf } from '../printing/pdf.js';
 import { cardDocument, CardTooLargeError } from './card-document.js';
+import * as docs from './openapi.js';
 
 /** The bolt card of a joint, to be printed and have its bolts pushed through. */
-export function boltCardRoutes(store: JobStore): Router {
-  const router = Router();
+export function boltCardRoutes(store: JobStore): ApiRouter {
+  const api = apiRouter();
 
-  router.get('/jobs/:job/bolt-cards/:connection', async (request, response) => {
+  api.get('/jobs/:job/bolt-cards/:connection', docs.getJobsBoltCardsOne, async (request, response) => {
     const { job, state } = await store.read(request.params.job);
     const connection = state.work.connections.get(request.params.connection);
     if (!connection) throw new ProblemError('not-found', 'There is no such joint on this job.');
@@ -28,5 +29,5 @@ export function boltCardRoutes(store: JobStore): Router {
     }
   });
 
-  return router;
+  return api;
 }

@@ -5,6 +5,7 @@ import { Migrator } from '@mikro-orm/migrations';
 import { lockFolder } from './instance-lock.js';
 import { JobsAndLedger } from './migrations/2026-11-23-jobs-and-ledger.js';
 import { ShopDocuments } from './migrations/2026-11-23-shop-documents.js';
+import { JobCards } from './migrations/2026-11-26-job-cards.js';
 import { EntryRows, JobRows, ShopDocumentRows } from './rows.js';
 
 /** The shop’s data, open and brought up to the present schema. */
@@ -35,6 +36,7 @@ export async function openDatabase(folder: string): Promise<OpenDatabase> {
         migrationsList: [
           { name: '2026-11-23-jobs-and-ledger', class: JobsAndLedger },
           { name: '2026-11-23-shop-documents', class: ShopDocuments },
+          { name: '2026-11-26-job-cards', class: JobCards },
         ],
         snapshot: false,
         silent: true,

@@ -14,3 +14,12 @@ export const jobParameter: Json = {
   required: true,
   schema: { type: 'string', format: 'uuid' },
 };
+
+/** The entries of a ledger. */
+export const ledger: Json = { type: 'array', items: ref('Entry') };
+
+/** Something printed. */
+export const pdf = (description: string): Json => ({
+  description,
+  content: { 'application/pdf': { schema: { type: 'string' } } },
+});

@@ -1,4 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
+import { jobCode } from '@brisk/core/labels';
+import { LRUCache } from 'lru-cache';
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import type { SqlEntityManager } from '@mikro-orm/libsql';
 import type { Bundle } from '@brisk/contracts/bundle';
@@ -24,6 +26,7 @@ import type { OpenDatabase } from '../database/open.js';
 import { plain } from '../database/plain.js';
 import { EntryRows, JobRows } from '../database/rows.js';
 import { ProblemError } from '../http/problem.js';
+import { JobCards } from './job-cards.js';
 import { oneAtATime } from './one-at-a-time.js';
 
 /** A job in memory: as stored, and folded. Nothing else writes to the file, so it is never out of date. */
@@ -33,9 +36,12 @@ interface LiveJob {
   readonly positions: ReadonlyMap<string, number>;
 }
 
+/** So many jobs are kept folded; one that has fallen out is folded anew when somebody opens it. */
+const MOST_IN_MEMORY = 24;
+
 /** Keeps jobs and their ledgers: one writer at a time for each job, everything on disk before it is answered. */
 export class JobStore {
-  readonly #live = new Map<string, LiveJob>();
+  readonly #live = new LRUCache<string, LiveJob>({ max: MOST_IN_MEMORY });
   readonly #inTurn = oneAtATime();
 
   constructor(
@@ -43,15 +49,23 @@ export class JobStore {
     private readonly now: () => Date,
   ) {}
 
-  /** Every job, newest first, folded. */
-  async all(): Promise<readonly { readonly job: Job; readonly state: JobState }[]> {
-    const rows = await this.database.fork().find(JobRows, {}, { orderBy: { createdAt: 'desc' }, fields: ['id'] });
-    return Promise.all(rows.map(({ id }) => this.read(id)));
+  /** The job whose id begins with `code`, as labels name it; undefined where there is none. */
+  async byCode(code: string): Promise<Job | undefined> {
+    const row = await this.database.fork().findOne(JobRows, { id: { $like: `${code}%` } });
+    return row && jobCode(row.id) === code ? (JSON.parse(row.document) as Job) : undefined;
   }
 
   /** One job, folded. Throws `not-found`. */
   async read(id: string): Promise<LiveJob> {
     return this.#live.get(id) ?? this.#inTurn(id, () => this.load(id));
+  }
+
+  /** Does something with a job, folded, while nobody else writes to it. Throws `not-found`. */
+  async while(id: string, task: (job: Job, state: JobState) => Promise<void>): Promise<void> {
+    return this.#inTurn(id, async () => {
+      const { job, state } = await this.load(id);
+      await task(job, state);
+    });
   }
 
   /** One job and the entries after position `after`. Throws `not-found`. */
@@ -137,7 +151,10 @@ export class JobStore {
   private async putPlanning({ state, positions }: LiveJob, job: Job): Promise<void> {
     const [lost] = lostBy(state, job.plan);
     if (lost !== undefined) throw new ProblemError('refused', `${lost} Nothing was changed.`);
-    await this.database.fork().nativeUpdate(JobRows, { id: job.id }, { document: JSON.stringify(job) });
+    await this.database.fork().transactional(async (em) => {
+      await em.nativeUpdate(JobRows, { id: job.id }, { document: JSON.stringify(job) });
+      await JobCards.drop(em, job.id);
+    });
     this.#live.set(job.id, { job, state: foldLedger(job.plan, state.entries), positions });
   }
 
@@ -176,7 +193,10 @@ export class JobStore {
       if (refusal) throw new ProblemError('refused', `${refusal.words} Nothing was written.`);
       reached = extend(reached, [entry]);
     }
-    await this.insertEntries(this.database.fork(), job.id, state.position, entries);
+    await this.database.fork().transactional(async (em) => {
+      await this.insertEntries(em, job.id, state.position, entries);
+      await JobCards.drop(em, job.id);
+    });
     const known = new Map(positions);
     entries.forEach((entry, index) => known.set(entry.id, state.position + index + 1));
     this.#live.set(job.id, { job, state: reached, positions: known });

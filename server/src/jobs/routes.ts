@@ -15,7 +15,7 @@ import { completed, compose, isOption, TEMPLATES, templateOf, usualMap } from '@
 import { RULES_NOW } from '@brisk/core/ledger';
 import { lookAtOf } from '@brisk/core/survey';
 import { workOf } from '@brisk/core/work';
-import { Router, type Request } from 'express';
+import type { Request } from 'express';
 import {
   bodyOf,
   checked,
@@ -26,28 +26,35 @@ import {
   LARGEST_ZIP,
   rawBody,
 } from '../http/body.js';
+import { apiRouter, type ApiRouter } from '../http/api-router.js';
 import { badInput, ProblemError } from '../http/problem.js';
 import type { PhotoStore } from '../photos/photo-store.js';
 import type { ShopStore } from '../shop/shop-store.js';
 import { keepPhotos, unzipBundle, zipBundle } from './bundle-zip.js';
+import type { JobCards } from './job-cards.js';
 import type { JobStore } from './job-store.js';
-import { summaryOf } from './summary.js';
+import * as docs from './openapi.js';
 
 /** Jobs, their ledgers and their bundles. */
-export function jobRoutes(store: JobStore, shop: ShopStore, photos: PhotoStore, now: () => Date): Router {
-  const router = Router();
+export function jobRoutes(
+  store: JobStore,
+  cards: JobCards,
+  shop: ShopStore,
+  photos: PhotoStore,
+  now: () => Date,
+): ApiRouter {
+  const api = apiRouter();
   const layouts = TEMPLATES.map(({ layout }) => summaryOfLayout(layout));
 
-  router.get('/layouts', (_request, response) => {
+  api.get('/layouts', docs.getLayouts, (_request, response) => {
     response.json(layouts);
   });
 
-  router.get('/jobs', async (_request, response) => {
-    const jobs = await store.all();
-    response.json(jobs.map(({ job, state }) => summaryOf(job, state)));
+  api.get('/jobs', docs.getJobs, async (_request, response) => {
+    response.json(await cards.summaries());
   });
 
-  router.post('/jobs', ...jsonBody(LARGEST_BODY), async (request, response) => {
+  api.post('/jobs', docs.postJobs, ...jsonBody(LARGEST_BODY), async (request, response) => {
     const { layout, template, choices, unsure, powerpack, route, ...head } = bodyOf(newJobSchema, request);
     const surveyed = await mapFor(shop, { layout, template, choices, unsure });
     const { map, lookAt, survey } = surveyed;
@@ -62,11 +69,11 @@ export function jobRoutes(store: JobStore, shop: ShopStore, photos: PhotoStore, 
     response.status(201).json(await store.create(JSON.parse(JSON.stringify(job)) as Job));
   });
 
-  router.get('/jobs/:job', async (request, response) => {
+  api.get('/jobs/:job', docs.getJobsOne, async (request, response) => {
     response.json(await store.withLedger(jobIn(request)));
   });
 
-  router.get('/jobs/:job/ledger', async (request, response) => {
+  api.get('/jobs/:job/ledger', docs.getJobsLedger, async (request, response) => {
     const after = Number(request.query['after'] ?? 0);
     if (!Number.isInteger(after) || after < 0)
       badInput([{ field: 'after', words: 'after has to be a position: nought or a whole number above.' }]);
@@ -75,11 +82,11 @@ export function jobRoutes(store: JobStore, shop: ShopStore, photos: PhotoStore, 
     response.json(tail);
   });
 
-  router.post('/jobs/:job/ledger', ...jsonBody(LARGEST_BODY), async (request, response) => {
+  api.post('/jobs/:job/ledger', docs.postJobsLedger, ...jsonBody(LARGEST_BODY), async (request, response) => {
     response.json(await store.append(jobIn(request), bodyOf(appendSchema, request)));
   });
 
-  router.put('/jobs/:job/planning', ...jsonBody(LARGEST_MAP), async (request, response) => {
+  api.put('/jobs/:job/planning', docs.putJobsPlanning, ...jsonBody(LARGEST_MAP), async (request, response) => {
     const planning = bodyOf(planningSchema, request);
     refuseProblems(planning.plan.map, 'plan.map');
     refuseUnworkable(planning);
@@ -98,13 +105,13 @@ export function jobRoutes(store: JobStore, shop: ShopStore, photos: PhotoStore, 
     };
   };
 
-  router.get('/jobs/:job/bundle', async (request, response) => {
+  api.get('/jobs/:job/bundle', docs.getJobsBundle, async (request, response) => {
     const bundle = await bundleOf(jobIn(request));
     response.attachment(`${fileName(bundle.job.title)}.brisk.json`);
     response.json(bundle);
   });
 
-  router.get('/jobs/:job/bundle.zip', async (request, response) => {
+  api.get('/jobs/:job/bundle.zip', docs.getJobsBundleZip, async (request, response) => {
     const bundle = await bundleOf(jobIn(request));
     const { state } = await store.read(jobIn(request));
     response.attachment(`${fileName(bundle.job.title)}.brisk.zip`);
@@ -129,21 +136,26 @@ export function jobRoutes(store: JobStore, shop: ShopStore, photos: PhotoStore, 
     return { id: job.id, title: job.title, written };
   };
 
-  router.post('/bundles', ...rawBody('application/zip', LARGEST_ZIP), async (request, response, next) => {
-    if (!Buffer.isBuffer(request.body)) {
-      next();
-      return;
-    }
-    const unpacked = unzipBundle(request.body);
-    await keepPhotos(unpacked, photos);
-    response.status(201).json(await takeIn(unpacked.bundle));
-  });
+  api.post(
+    '/bundles',
+    docs.postBundles,
+    ...rawBody('application/zip', LARGEST_ZIP),
+    async (request, response, next) => {
+      if (!Buffer.isBuffer(request.body)) {
+        next();
+        return;
+      }
+      const unpacked = unzipBundle(request.body);
+      await keepPhotos(unpacked, photos);
+      response.status(201).json(await takeIn(unpacked.bundle));
+    },
+  );
 
-  router.post('/bundles', ...jsonBody(LARGEST_BUNDLE), async (request, response) => {
+  api.post('/bundles', docs.postBundles, ...jsonBody(LARGEST_BUNDLE), async (request, response) => {
     response.status(201).json(await takeIn(request.body));
   });
 
-  return router;
+  return api;
 }
 
 function jobIn(request: Request): string {

@@ -1,19 +1,21 @@
 import { LABEL_KINDS, labelsOf, rollLabels, type LabelKind } from '@brisk/core/labels';
-import { Router, type Request, type Response } from 'express';
+import type { Request, Response } from 'express';
+import { apiRouter, type ApiRouter } from '../http/api-router.js';
 import { badInput, ProblemError } from '../http/problem.js';
 import type { JobStore } from '../jobs/job-store.js';
 import { pdfOf } from '../printing/pdf.js';
 import { LABEL_STOCKS, labelSheet, type LabelStock } from './label-sheet.js';
+import * as docs from './openapi.js';
 
 /** Most numbers of a roll printed at once. */
 const MOST_OF_A_ROLL = 500;
 
 /** Labels to print: those of a job, and rolls of numbers beforehand. `address`: where the shop’s devices reach this. */
-export function labelRoutes(store: JobStore, address: string | undefined): Router {
-  const router = Router();
+export function labelRoutes(store: JobStore, address: string | undefined): ApiRouter {
+  const api = apiRouter();
   const addressFor = (request: Request) => address ?? `${request.protocol}://${request.headers.host ?? 'localhost'}`;
 
-  router.get('/jobs/:job/labels.pdf', async (request, response) => {
+  api.get('/jobs/:job/labels.pdf', docs.getJobsLabelsPdf, async (request, response) => {
     const { job, state } = await store.read(request.params.job);
     const is = kindIn(request);
     const numbers = numbersIn(request);
@@ -23,14 +25,14 @@ export function labelRoutes(store: JobStore, address: string | undefined): Route
     await send(response, labelSheet(labels, stockIn(request), addressFor(request), job.machine), `${is}-labels`);
   });
 
-  router.get('/labels/roll.pdf', async (request, response) => {
+  api.get('/labels/roll.pdf', docs.getLabelsRollPdf, async (request, response) => {
     const from = wholeIn(request, 'from', 1, 99_999, 1);
     const count = wholeIn(request, 'count', 1, MOST_OF_A_ROLL, 50);
     const labels = rollLabels(kindIn(request), from, count);
     await send(response, labelSheet(labels, stockIn(request), addressFor(request), ''), 'roll');
   });
 
-  return router;
+  return api;
 }
 
 async function send(response: Response, document: Parameters<typeof pdfOf>[0], name: string): Promise<void> {

@@ -1,18 +1,21 @@
 import { photoName } from '@brisk/contracts/photo-name';
-import { Router, type Response } from 'express';
+import type { Response } from 'express';
+import { apiRouter, type ApiRouter } from '../http/api-router.js';
 import { rawBody } from '../http/body.js';
 import { ProblemError } from '../http/problem.js';
 import type { PhotoStore } from './photo-store.js';
+import * as docs from './openapi.js';
 
 /** Largest picture file taken in. */
 const LARGEST_PHOTO = '40mb';
 
 /** The picture files. What they show, and what is drawn on them, stands in the ledgers. */
-export function photoRoutes(store: PhotoStore): Router {
-  const router = Router();
+export function photoRoutes(store: PhotoStore): ApiRouter {
+  const api = apiRouter();
 
-  router.post(
+  api.post(
     '/photos',
+    docs.postPhotos,
     (request, _response, next) => {
       if (!request.is(['image/*', 'application/octet-stream']))
         throw new ProblemError('bad-input', 'That is no picture. JPEG, PNG, WebP and HEIC files are taken.', {
@@ -31,15 +34,15 @@ export function photoRoutes(store: PhotoStore): Router {
     },
   );
 
-  router.get('/photos/:photo', async (request, response) => {
+  api.get('/photos/:photo', docs.getPhotosOne, async (request, response) => {
     send(response, await store.file(nameIn(request.params.photo)));
   });
 
-  router.get('/photos/:photo/small', async (request, response) => {
+  api.get('/photos/:photo/small', docs.getPhotosSmall, async (request, response) => {
     send(response, await store.smallFile(nameIn(request.params.photo)));
   });
 
-  return router;
+  return api;
 }
 
 /** A picture never changes under its name, so a browser may keep it. */

@@ -1,16 +1,17 @@
 import { HALVES, type Half } from '@brisk/core/teardown';
 import { planned, settingsNow } from '@brisk/core/planning';
-import { Router } from 'express';
+import { apiRouter, type ApiRouter } from '../http/api-router.js';
 import { badInput } from '../http/problem.js';
 import type { JobStore } from '../jobs/job-store.js';
 import { pdfOf } from '../printing/pdf.js';
 import { sheetDocument } from './sheet-document.js';
+import * as docs from './openapi.js';
 
 /** The run sheet that people carry. */
-export function runSheetRoutes(store: JobStore, now: () => Date): Router {
-  const router = Router();
+export function runSheetRoutes(store: JobStore, now: () => Date): ApiRouter {
+  const api = apiRouter();
 
-  router.get('/jobs/:job/run-sheet.pdf', async (request, response) => {
+  api.get('/jobs/:job/run-sheet.pdf', docs.getJobsRunSheetPdf, async (request, response) => {
     const half = halfOf(request.query['half'] ?? 'out');
     const { job, state } = await store.read(request.params.job);
     const settings = settingsNow(state, half, job.crew, now().getTime());
@@ -21,7 +22,7 @@ export function runSheetRoutes(store: JobStore, now: () => Date): Router {
     response.send(bytes);
   });
 
-  return router;
+  return api;
 }
 
 function halfOf(value: unknown): Half {

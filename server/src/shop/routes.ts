@@ -10,7 +10,8 @@ import {
 import { MapError, problemsOf, waysOut, type ConnectionMap, type MapProblem } from '@brisk/core/connection-map';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
 import { workOf } from '@brisk/core/work';
-import { Router, type Request } from 'express';
+import type { Request } from 'express';
+import { apiRouter, type ApiRouter } from '../http/api-router.js';
 import { bodyOf, jsonBody, LARGEST_BODY, LARGEST_MAP } from '../http/body.js';
 import { badInput, ProblemError } from '../http/problem.js';
 import type { ShopStore } from './shop-store.js';
@@ -18,23 +19,24 @@ import type { ShopStore } from './shop-store.js';
 const SHEET = 'inspection-sheet';
 const TOOLS = 'tools';
 const NO_TOOLS: ToolList = { tools: [] };
+import * as docs from './openapi.js';
 
 /** The shop’s own templates, its inspection sheet and its tools. */
-export function shopRoutes(store: ShopStore): Router {
-  const router = Router();
+export function shopRoutes(store: ShopStore): ApiRouter {
+  const api = apiRouter();
 
-  router.get('/templates', async (_request, response) => {
+  api.get('/templates', docs.getTemplates, async (_request, response) => {
     const kept = await store.all<ShopTemplate>('template');
     response.json([...kept.values()].map(summaryOf));
   });
 
-  router.get('/templates/:template', async (request, response) => {
+  api.get('/templates/:template', docs.getTemplatesOne, async (request, response) => {
     const kept = await store.find<ShopTemplate>('template', templateIn(request));
     if (!kept) throw new ProblemError('not-found', 'There is no such template here.');
     response.json(kept);
   });
 
-  router.put('/templates/:template', ...jsonBody(LARGEST_MAP), async (request, response) => {
+  api.put('/templates/:template', docs.putTemplatesOne, ...jsonBody(LARGEST_MAP), async (request, response) => {
     const toKeep = bodyOf(shopTemplateSchema, request);
     if (toKeep.document.id !== templateIn(request))
       badInput([{ field: 'document.id', words: 'The template has another id than its address.' }]);
@@ -45,30 +47,30 @@ export function shopRoutes(store: ShopStore): Router {
     response.json(await store.keep('template', toKeep.document.id, toKeep));
   });
 
-  router.delete('/templates/:template', async (request, response) => {
+  api.delete('/templates/:template', docs.deleteTemplatesOne, async (request, response) => {
     await store.forget('template', templateIn(request));
     response.status(204).end();
   });
 
-  router.get('/inspection-sheet', async (_request, response) => {
+  api.get('/inspection-sheet', docs.getInspectionSheet, async (_request, response) => {
     const kept = await store.find<InspectionSheet>('inspection-sheet', SHEET);
     response.json(kept ?? { revision: 0, updatedAt: '', document: INSPECTION_SHEET });
   });
 
-  router.put('/inspection-sheet', ...jsonBody(LARGEST_BODY), async (request, response) => {
+  api.put('/inspection-sheet', docs.putInspectionSheet, ...jsonBody(LARGEST_BODY), async (request, response) => {
     response.json(await store.keep('inspection-sheet', SHEET, bodyOf(inspectionSheetSchema, request)));
   });
 
-  router.get('/tools', async (_request, response) => {
+  api.get('/tools', docs.getTools, async (_request, response) => {
     const kept = await store.find<ToolList>('tools', TOOLS);
     response.json(kept ?? { revision: 0, updatedAt: '', document: NO_TOOLS });
   });
 
-  router.put('/tools', ...jsonBody(LARGEST_BODY), async (request, response) => {
+  api.put('/tools', docs.putTools, ...jsonBody(LARGEST_BODY), async (request, response) => {
     response.json(await store.keep('tools', TOOLS, bodyOf(toolListSchema, request)));
   });
 
-  return router;
+  return api;
 }
 
 /** What keeps a map from being worked: what is wrong with it, or a loop on one of its ways out. */

@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import { planSettingsSchema } from '@brisk/contracts/plan-settings';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import type { PlanSettings } from '@brisk/core/ledger';
@@ -286,7 +287,7 @@ export class PlanDraft {
 
 /** Whether two settings say the same; they are small, and made in one way. */
 function isEqual(one: PlanSettings | undefined, other: PlanSettings | undefined): boolean {
-  return JSON.stringify(one) === JSON.stringify(other);
+  return isEqual(one, other);
 }
 
 function keep(key: string, version: Version | undefined): void {

@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import { check } from '@brisk/contracts/check';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
@@ -31,7 +32,7 @@ export class SetForm {
 
   /** What is written down already; other entries that come in do not disturb what somebody is typing. */
   private readonly known = computed(() => this.sets(), {
-    equal: (one, other) => JSON.stringify(one) === JSON.stringify(other),
+    equal: isEqual,
   });
   protected readonly drafts = linkedSignal<readonly Draft[]>(() =>
     this.known().length > 0 ? this.known().map(draftOf) : [draftOf({ count: 1, what: '' })],

@@ -1,0 +1,148 @@
+import type { SqlEntityManager } from '@mikro-orm/libsql';
+import type { JobHits } from '@brisk/contracts/house';
+import type { Job, JobSummary } from '@brisk/contracts/job';
+import { findableIn, hitsAmong, wordsAsked, type Findable, type Hit } from '@brisk/core/find';
+import { lessonsOf, type Lessons, type PastJob } from '@brisk/core/house';
+import type { JobState } from '@brisk/core/ledger';
+import type { OpenDatabase } from '../database/open.js';
+import { oneAtATime } from './one-at-a-time.js';
+import { summaryOf } from './summary.js';
+
+/** Raised when what stands on a card changes: older ones are then made anew. */
+const EDITION = 1;
+
+/** A word that is on every job finds no more than so many of them; whoever looks wants a narrower one. */
+const MOST_JOBS = 60;
+/** So many lines are looked at for one question. */
+const MOST_LINES = 6_000;
+
+/**
+ * What is asked of all jobs at once: how each stands, where something is, what the shop learned. Kept on cards beside
+ * the ledgers. A card is thrown away with whatever makes it untrue, and made anew when somebody asks.
+ */
+export class JobCards {
+  readonly #inTurn = oneAtATime();
+
+  constructor(
+    private readonly database: OpenDatabase,
+    /** Does something with one job, folded, while nobody else writes to it. */
+    private readonly withJob: (id: string, task: (job: Job, state: JobState) => Promise<void>) => Promise<void>,
+  ) {}
+
+  /** Throws the card of a job away. Within the transaction that makes it untrue. */
+  static async drop(em: SqlEntityManager, job: string): Promise<void> {
+    await em.execute('delete from "job_card" where "job_id" = ?', [job]);
+  }
+
+  /** Makes the cards that are missing or of an older edition, one job after the other. `stop` ends it between two. */
+  catchUp(stop: () => boolean = () => false): Promise<void> {
+    return this.#inTurn('cards', () => this.makeMissing(stop));
+  }
+
+  private async makeMissing(stop: () => boolean): Promise<void> {
+    const missing = await this.rows<{ readonly id: string }>(
+      `select "job"."id" from "job" left join "job_card" on "job_id" = "job"."id"
+       where "edition" is null or "edition" <> ?`,
+      [EDITION],
+    );
+    for (const { id } of missing) {
+      if (stop()) return;
+      await this.withJob(id, (job, state) => this.write(job, state));
+    }
+  }
+
+  /** How every job stands, newest first. */
+  async summaries(): Promise<readonly JobSummary[]> {
+    await this.catchUp();
+    const rows = await this.rows<{ readonly summary: string }>(
+      `select "summary" from "job_card" join "job" on "job"."id" = "job_id" order by "created_at" desc`,
+    );
+    return rows.map(({ summary }) => JSON.parse(summary) as JobSummary);
+  }
+
+  /** What the other jobs on `layout` have to teach. */
+  async pastJobs(layout: string, but: string): Promise<readonly PastJob[]> {
+    await this.catchUp();
+    const rows = await this.rows<{ readonly machine: string; readonly lessons: string }>(
+      `select "machine", "lessons" from "job_card" join "job" on "job"."id" = "job_id"
+       where "layout" = ? and "job_id" <> ? order by "created_at" desc`,
+      [layout, but],
+    );
+    return rows.map(({ machine, lessons }) => ({ machine, lessons: JSON.parse(lessons) as Lessons }));
+  }
+
+  /** What answers `question` on any job; whoever looks for a bolt looks for one that is out, so those come first. */
+  async find(question: string): Promise<readonly JobHits[]> {
+    const words = wordsAsked(question);
+    const match = matchFor(words);
+    if (match === '') return [];
+    await this.catchUp();
+    const rows = await this.rows<FoundRow>(
+      `select "find_line"."job_id", "find_line"."text", "hit", "summary"
+       from "find_word" join "find_line" on "find_line"."id" = "find_word"."rowid"
+       join "job_card" on "job_card"."job_id" = "find_line"."job_id"
+       where "find_word" match ? limit ?`,
+      [match, MOST_LINES],
+    );
+    const byJob = new Map<string, { readonly summary: string; readonly lines: Findable[] }>();
+    for (const { job_id: job, text, hit, summary } of rows) {
+      const found = byJob.get(job) ?? { summary, lines: [] };
+      found.lines.push({ text, hit: JSON.parse(hit) as Hit });
+      byJob.set(job, found);
+    }
+    const all = [...byJob.values()].flatMap(({ summary, lines }): readonly JobHits[] => {
+      const hits = hitsAmong(lines, words);
+      const { id, title, machine } = JSON.parse(summary) as JobSummary;
+      return hits.length > 0 ? [{ id, title, machine, hits }] : [];
+    });
+    return all.sort((one, other) => Number(isOut(other)) - Number(isOut(one))).slice(0, MOST_JOBS);
+  }
+
+  private async write(job: Job, state: JobState): Promise<void> {
+    const { id } = job;
+    await this.database.fork().transactional(async (em) => {
+      await em.execute('delete from "find_line" where "job_id" = ?', [id]);
+      await JobCards.drop(em, id);
+      const summary = JSON.stringify(summaryOf(job, state));
+      const lessons = JSON.stringify(lessonsOf(state));
+      await em.execute(
+        `insert into "job_card" ("job_id", "edition", "layout", "machine", "summary", "lessons") values (?, ?, ?, ?, ?, ?)`,
+        [id, EDITION, state.plan.map.layout, job.machine, summary, lessons],
+      );
+      const lines = findableIn(state);
+      for (let from = 0; from < lines.length; from += LINES_AT_ONCE) {
+        const some = lines.slice(from, from + LINES_AT_ONCE);
+        await em.execute(
+          `insert into "find_line" ("job_id", "text", "hit") values ${some.map(() => '(?, ?, ?)').join(', ')}`,
+          some.flatMap(({ text, hit }) => [id, text, JSON.stringify(hit)]),
+        );
+      }
+    });
+  }
+
+  private rows<Row>(query: string, values: readonly unknown[] = []): Promise<readonly Row[]> {
+    return this.database.fork().execute<Row[]>(query, [...values]);
+  }
+}
+
+interface FoundRow {
+  readonly job_id: string;
+  readonly text: string;
+  readonly hit: string;
+  readonly summary: string;
+}
+
+/** Lines in one insert, within what SQLite takes as parameters. */
+const LINES_AT_ONCE = 200;
+
+/** `words` as the index is asked: every run of letters and figures in them begins one of its words. */
+function matchFor(words: readonly string[]): string {
+  return words
+    .flatMap((word) => word.match(/[\p{L}\p{N}]+/gu) ?? [])
+    .map((run) => `"${run}"*`)
+    .join(' AND ');
+}
+
+function isOut({ hits }: JobHits): boolean {
+  return hits.some(({ bag }) => bag !== undefined);
+}

@@ -1,0 +1,63 @@
+import { answer, jsonOf, problem, ref, type Json } from '../http/openapi-words.js';
+
+const templateParameter: Json = { name: 'template', in: 'path', required: true, schema: { type: 'string' } };
+
+/* What is said of these routes in the OpenAPI document. */
+
+export const getTemplates: Json = {
+  summary: 'The shop’s own templates',
+  responses: { 200: answer('All templates.', { type: 'array' }) },
+};
+
+export const getTemplatesOne: Json = {
+  summary: 'One template with its map',
+  parameters: [templateParameter],
+  responses: { 200: answer('The template.', ref('ShopTemplate')), 404: problem('No such template.') },
+};
+
+export const putTemplatesOne: Json = {
+  summary: 'Keep a template, from the revision the sender knew; nought for a new one',
+  parameters: [templateParameter],
+  requestBody: { required: true, content: jsonOf(ref('ShopTemplate')) },
+  responses: {
+    200: answer('The template as it is now.', ref('ShopTemplate')),
+    409: problem('Somebody changed it meanwhile.'),
+    422: problem('It is not right.'),
+  },
+};
+
+export const deleteTemplatesOne: Json = {
+  summary: 'Forget a template; jobs begun from it keep their map',
+  parameters: [templateParameter],
+  responses: { 204: { description: 'It is gone.' } },
+};
+
+export const getInspectionSheet: Json = {
+  summary: 'How the shop weighs a donor',
+  responses: { 200: answer('The sheet.', ref('InspectionSheet')) },
+};
+
+export const putInspectionSheet: Json = {
+  summary: 'Weigh differently, from the revision the sender knew',
+  requestBody: { required: true, content: jsonOf(ref('InspectionSheet')) },
+  responses: {
+    200: answer('The sheet as it is now.', ref('InspectionSheet')),
+    409: problem('Somebody changed it meanwhile.'),
+    422: problem('It is not right.'),
+  },
+};
+
+export const getTools: Json = {
+  summary: 'The shop’s own list of tools: what it has, what it hires',
+  responses: { 200: answer('The list.', ref('ToolList')) },
+};
+
+export const putTools: Json = {
+  summary: 'Write the list anew, from the revision the sender knew',
+  requestBody: { required: true, content: jsonOf(ref('ToolList')) },
+  responses: {
+    200: answer('The list as it is now.', ref('ToolList')),
+    409: problem('Somebody changed it meanwhile.'),
+    422: problem('It is not right.'),
+  },
+};
