@@ -1,4 +1,4 @@
-import isEqual from 'fast-deep-equal';
+import equal from 'fast-deep-equal';
 import { planSettingsSchema } from '@brisk/contracts/plan-settings';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import type { PlanSettings } from '@brisk/core/ledger';
@@ -100,7 +100,7 @@ export class PlanDraft {
       const job = this.desk.job();
       return state && job && settingsNow(state, this.half(), job.crew, Date.now());
     },
-    { equal: isEqual },
+    { equal },
   );
   readonly settings = computed(
     () => {
@@ -109,13 +109,13 @@ export class PlanDraft {
         ? agedBy(version.settings, Math.max(0, (Date.now() - version.madeAt) / 60_000))
         : this.baseSettings();
     },
-    { equal: isEqual },
+    { equal },
   );
 
   private readonly baseReady = computed(() => this.ready(this.baseSettings()));
   /** What is made ready does not change with the order, and is the same for both plans as long as their settings are. */
   private readonly nowReady = computed(() =>
-    isEqual(this.settings(), this.baseSettings()) ? this.baseReady() : this.ready(this.settings()),
+    equal(this.settings(), this.baseSettings()) ? this.baseReady() : this.ready(this.settings()),
   );
 
   /** The plan that is followed as it stands now, or the grouped order where none is. */
@@ -283,11 +283,6 @@ export class PlanDraft {
     this.versions.set(version ? [version] : []);
     this.at.set(version ? 1 : 0);
   }
-}
-
-/** Whether two settings say the same; they are small, and made in one way. */
-function isEqual(one: PlanSettings | undefined, other: PlanSettings | undefined): boolean {
-  return isEqual(one, other);
 }
 
 function keep(key: string, version: Version | undefined): void {

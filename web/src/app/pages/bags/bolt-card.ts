@@ -1,4 +1,4 @@
-import isEqual from 'fast-deep-equal';
+import equal from 'fast-deep-equal';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -49,7 +49,7 @@ export class BoltCard {
 
   /** The card in the ledger; other entries that come in do not disturb what somebody is drawing. */
   private readonly kept = computed(() => this.desk.state()?.patterns.get(this.connection().id), {
-    equal: isEqual,
+    equal,
   });
   protected readonly pattern = linkedSignal<BoltPattern>(
     () => this.fitting(this.kept()) ?? usualPattern(this.connection(), this.sets()),

@@ -1,4 +1,4 @@
-import isEqual from 'fast-deep-equal';
+import equal from 'fast-deep-equal';
 import { check } from '@brisk/contracts/check';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
@@ -32,7 +32,7 @@ export class SetForm {
 
   /** What is written down already; other entries that come in do not disturb what somebody is typing. */
   private readonly known = computed(() => this.sets(), {
-    equal: isEqual,
+    equal,
   });
   protected readonly drafts = linkedSignal<readonly Draft[]>(() =>
     this.known().length > 0 ? this.known().map(draftOf) : [draftOf({ count: 1, what: '' })],

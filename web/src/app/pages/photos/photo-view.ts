@@ -1,4 +1,4 @@
-import isEqual from 'fast-deep-equal';
+import equal from 'fast-deep-equal';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -67,7 +67,7 @@ export class PhotoView {
 
   /** What is drawn on it in the ledger; other entries that come in do not disturb what somebody is drawing. */
   private readonly keptMarks = computed<readonly PhotoMark[]>(() => this.shown()?.photo.marks ?? [], {
-    equal: isEqual,
+    equal,
   });
   protected readonly marks = linkedSignal<readonly PhotoMark[]>(() => this.keptMarks());
   protected readonly changed = computed(() => this.marks() !== this.keptMarks());
