@@ -2,12 +2,9 @@ import { expect, test } from '@playwright/test';
 import { demoJob, hand } from './shed';
 
 const views = [
-  ['Sweeper', 'survey'],
   ['Sweeper', 'plan'],
   ['Minibus', 'strip'],
   ['Minibus', 'lift'],
-  ['De-icer', 'bench'],
-  ['Belt loader', 'refit'],
   ['De-icer', 'first-start'],
   ['Fire tender', 'handover'],
 ] as const;

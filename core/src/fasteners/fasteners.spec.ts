@@ -13,6 +13,7 @@ import {
   substitutionRisks,
   usualPattern,
   type Home,
+  type MeasuredBolt,
 } from './index.js';
 
 const home = (id: string, what: string, more: Partial<Home> = {}): Home => ({
@@ -285,5 +286,38 @@ describe('where the holes are', () => {
       headAcrossMm: 13,
     });
     expect(drawnSize(readFastener('M8×1.25 × 25, 13 mm flange')).headAcrossMm).toBeCloseTo(16.9, 1);
+  });
+});
+
+describe('before anything is measured', () => {
+  const home = (id: string, weight: number, room: number): Home => ({
+    id,
+    spec: readFastener('M8×1.25 × 25'),
+    weight,
+    room,
+  });
+  const sureOf = (homes: readonly Home[], bolt: MeasuredBolt = {}) => {
+    const { candidates, none } = rankHomes(bolt, homes);
+    return { none, sure: Object.fromEntries(candidates.map(({ home: { id }, sure }) => [id, sure])) };
+  };
+
+  it('a home is as likely as its weight and the places it has, and one bolt in twelve or so is from elsewhere', () => {
+    const { none, sure } = sureOf([home('missing', 1, 2), home('uncounted', 0.5, 1), home('counted', 0.25, 2)]);
+    expect(none).toBeCloseTo(0.08);
+    expect(sure['missing']).toBeCloseTo(0.92 * (2 / 3));
+    expect(sure['uncounted']).toBeCloseTo(0.92 * (0.5 / 3));
+    expect(sure['counted']).toBeCloseTo(0.92 * (0.5 / 3));
+  });
+
+  it('is what decides between homes that look alike, alone and in a handful', () => {
+    const alike = [home('counted', 0.02, 4), home('missing', 1, 1)];
+    const bolt: MeasuredBolt = { diameterMm: 7.9, lengthMm: 25 };
+    expect(rankHomes(bolt, alike).candidates[0]?.home.id).toBe('missing');
+    expect(placeAll([bolt], alike)[0]?.home?.id).toBe('missing');
+    expect(
+      placeAll([bolt, bolt], alike)
+        .map(({ home: at }) => at?.id)
+        .sort(),
+    ).toEqual(['counted', 'missing']);
   });
 });

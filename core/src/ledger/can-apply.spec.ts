@@ -263,6 +263,57 @@ describe('hold points', () => {
   });
 });
 
+describe('a connection found after a hold point was signed', () => {
+  const found = (id: string, alreadyOpen: boolean): EntryBody => ({
+    kind: 'connection-found',
+    alreadyOpen,
+    connection: {
+      id,
+      name: 'a strap',
+      kind: 'ground',
+      between: ['engine', 'body'],
+      station: 'front',
+      height: 'either',
+    },
+  });
+  const sign = (holdPoint: 'pre-lift' | 'pre-start', confirmed: string): EntryBody => ({
+    kind: 'hold-point-signed',
+    holdPoint,
+    confirmed: [confirmed],
+  });
+
+  it('has pre-lift signed again while it is not out yet', () => {
+    const signed = then(stripped, sign('pre-lift', 'rated'));
+    expect(gateOf(signed, 'pre-lift').signed).toBeDefined();
+    const more = then(signed, found('strap', false));
+    expect(gateOf(more, 'pre-lift').signed).toBeUndefined();
+    expect(holding(more).map(({ connection }) => connection.id)).toEqual(['strap']);
+  });
+
+  it('has pre-start signed again, and leaves pre-lift as it was once it is out', () => {
+    const ready = until((state) => gateOf(state, 'pre-start').signed !== undefined);
+    const more = then(ready, found('strap', true));
+    expect(gateOf(more, 'pre-start').signed).toBeUndefined();
+    expect(gateOf(more, 'pre-start').blockers.map(({ operation }) => operation)).toContain('close:strap');
+    expect(gateOf(more, 'pre-lift').signed).toBeDefined();
+  });
+});
+
+describe('an attempt to start', () => {
+  it('keeps what whoever cranked saw and heard', () => {
+    const attempt = {
+      kind: 'start-attempted',
+      voltsBefore: 12.6,
+      voltsLowest: 10,
+      crankSeconds: 5,
+      result: 'cranks',
+    } as const;
+    const ready = until((state) => gateOf(state, 'pre-start').signed !== undefined && nextUp(state) === undefined);
+    const tried = then(ready, { ...attempt, note: 'White smoke, smells of fuel' }, attempt);
+    expect(tried.attempts.map(({ note }) => note)).toEqual(['White smoke, smells of fuel', undefined]);
+  });
+});
+
 describe('conditions in force', () => {
   const names = (state: JobState) => conditionsInForce(state).map(({ id }) => id);
   it('follow the work: isolated, on the hoist, set down, on the hoist again, let down, battery back', () => {
@@ -319,6 +370,17 @@ describe('torque', () => {
     expect(then(seated, read(60)).torques.get('mount-left')?.[0]?.verdict).toBe('tool-out-of-range');
   });
 
+  it('is judged by what is printed on the wrench that was used, whatever the shop has now', () => {
+    const own = (lowestNm: number, highestNm: number): EntryBody => ({
+      ...(read(60) as Extract<EntryBody, { kind: 'torque-read' }>),
+      wrench: 'long-one',
+      range: { lowestNm, highestNm },
+    });
+    expect(then(seated, own(20, 200)).torques.get('mount-left')?.[0]?.verdict).toBe('within');
+    expect(then(seated, own(80, 400)).torques.get('mount-left')?.[0]?.verdict).toBe('tool-out-of-range');
+    expect(refused(seated, own(200, 20))).toMatch(/does not exist/);
+  });
+
   it('has nothing to read before the joint is closed, nor where there is no figure', () => {
     expect(refused(out, read(60))).toMatch(/Close the left mount before/);
     expect(refused(refitted, { ...read(60), connection: 'hose' } as EntryBody)).toMatch(/no torque figure/);
@@ -352,6 +414,12 @@ describe('fasteners, tags and fluids', () => {
     expect(refused(used, { kind: 'tagged', connection: 'sensor', tag: 4 })).toMatch(/Tag 4 is on the lower hose/);
   });
 
+  it('a joint may be counted again into the bag it has', () => {
+    const used = then(start, count('out', 3, 7));
+    expect(refused(used, count('out', 4, 7))).toBe('');
+    expect(then(used, count('out', 4, 7)).bags.get('hose')?.out).toMatchObject({ count: 4, bag: 7 });
+  });
+
   it('less in than out is an open item, and so is what nobody measured', () => {
     const measured = (direction: 'out' | 'in', litres: number): EntryBody => ({
       kind: 'fluid-measured',
@@ -372,6 +440,16 @@ describe('fasteners, tags and fluids', () => {
     expect(refused(start, { kind: 'fluid-measured', circuit: 'coolant', direction: 'out', litres: 60 })).toMatch(
       /more than the coolant holds/,
     );
+    const litres = (amount: number): EntryBody => ({
+      kind: 'fluid-measured',
+      circuit: 'coolant',
+      direction: 'out',
+      litres: amount,
+    });
+    // Half as much again as it holds is still believed.
+    expect(refused(start, litres(9))).toBe('');
+    expect(refused(start, litres(9.1))).toMatch(/more than the coolant holds \(6 l\)/);
+    expect(refused(start, { ...litres(1), circuit: 'beer' } as EntryBody)).toMatch(/no circuit called/);
   });
 });
 
@@ -416,6 +494,24 @@ describe('issues and parts', () => {
     expect(sorted.issues.get('i1')?.sort).toBe('stored');
     const closed = then(sorted, { kind: 'issue-closed', issue: 'i1', how: 'Cleared' });
     expect(refused(closed, { kind: 'issue-closed', issue: 'i1', how: 'Cleared' })).toMatch(/closed already/);
+  });
+
+  it('and notes, speak of steps and joints that are there', () => {
+    const issue = { kind: 'issue-opened', issue: 'i-9', title: 'Lamp', sort: 'real' } as const;
+    expect(refused(start, { ...issue, connection: 'ghost' })).toMatch(/no connection called “ghost”/);
+    expect(refused(start, { ...issue, connection: 'hose' })).toBe('');
+    expect(refused(start, { kind: 'noted', text: 'Chafed', operation: 'open:ghost' })).toMatch(/no step called/);
+    expect(refused(start, { kind: 'noted', text: 'Chafed', operation: 'open:hose' })).toBe('');
+    expect(
+      refused(start, {
+        kind: 'part-needed',
+        need: 'n',
+        name: 'Seal',
+        quantity: 1,
+        reason: 'Weeps',
+        operation: 'open:ghost',
+      }),
+    ).toMatch(/no step called/);
   });
 
   it('parts wait on the list until they arrive', () => {

@@ -52,6 +52,19 @@ describe('the way back', () => {
     expect(before('fit:bonnet').has('release:gearbox-supported')).toBe(true);
   });
 
+  it('lets the hoist down only when every mount is at its final torque', () => {
+    for (const mount of ['mount-left', 'mount-right']) {
+      expect(before('release:hoisted', small).has(`torque:${mount}`)).toBe(true);
+      expect(small.precedence).toContainEqual(
+        expect.objectContaining({
+          before: `torque:${mount}`,
+          after: 'release:hoisted',
+          reason: { kind: 'safety', words: expect.stringMatching(/^On the hoist stays in force until the/) as string },
+        }),
+      );
+    }
+  });
+
   it('fills a circuit when all its joints are closed', () => {
     const needed = before('fill:coolant');
     for (const joint of ['upper-hose', 'lower-hose', 'heater-feed', 'heater-return', 'bottle-hose-engine'])

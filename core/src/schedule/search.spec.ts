@@ -92,6 +92,38 @@ describe('a schedule', () => {
     expect(planned.steps.find(({ operation }) => operation.id === 'for-two')?.endMin).toBeLessThanOrEqual(10);
   });
 
+  it('gives a step to who stands there already, and else to who has been free for the shortest time', () => {
+    const plan = asListed(
+      problem({
+        operations: [
+          plainStep('long', { station: 'front', minutes: minutes(4) }),
+          plainStep('short', { station: 'cabin', minutes: minutes(2) }),
+          plainStep('there', { station: 'front', minutes: minutes(1) }),
+          plainStep('elsewhere', { station: 'bay-top', minutes: minutes(1) }),
+        ],
+        precedence: [edge('long', 'there'), edge('short', 'there'), edge('there', 'elsewhere')],
+      }),
+    );
+    const by = (id: string) => plan.steps.find(({ operation }) => operation.id === id)?.people;
+    expect(by('there')).toEqual(by('long'));
+    // Both are free when it begins; the other has stood about since minute two.
+    expect(by('elsewhere')).toEqual(by('there'));
+  });
+
+  it('lets somebody work up to the minute they leave, and again from the minute they are back', () => {
+    const away = [{ fromMin: 4, untilMin: 10 }];
+    const one = (ofMinutes: number, leaves: readonly { fromMin: number; untilMin?: number }[] = away) => {
+      const crew = { ...plainCrew(1), hands: [{ name: 'Ines', away: leaves }] };
+      const operations = [plainStep('a', { minutes: minutes(ofMinutes) }), plainStep('b', { minutes: minutes(2) })];
+      return begins(asListed(problem({ crew, operations })));
+    };
+    expect(one(4)).toEqual({ a: 0, b: 10 });
+    expect(one(5)).toEqual({ a: 10, b: 15 });
+    expect(one(2)).toEqual({ a: 0, b: 2 });
+    expect(one(3, [{ fromMin: 0, untilMin: 6 }])).toEqual({ a: 6, b: 9 });
+    expect(() => one(5, [{ fromMin: 4 }])).toThrow('Nobody of the crew');
+  });
+
   it('names the steps that want two where one works alone', () => {
     const plan = asListed(problem({ crew: plainCrew(1), operations: [plainStep('shaft', { hands: 2 })] }));
     expect(plan.wantTwo.map(({ id }) => id)).toEqual(['shaft']);

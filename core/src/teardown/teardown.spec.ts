@@ -91,6 +91,40 @@ describe('what has to be opened', () => {
     ]);
   });
 
+  it('drains only once what covers the drain is off, and what it needs is in force', () => {
+    const circuits = smallMap.circuits.map((circuit) => ({
+      ...circuit,
+      drain: {
+        ...circuit.drain,
+        needs: ['isolated'],
+        access: [{ removed: 'cover', why: 'The cover lies over the drain.' } as const],
+      },
+    }));
+    const teardown = teardownOf(smallPlanWith({ circuits }));
+    expect(reasonsBetween(teardown, 'remove:cover', 'drain:coolant')).toEqual([
+      { kind: 'access', words: 'The cover lies over the drain.' },
+    ]);
+    expect(before(teardown, 'drain:coolant').has('open:negative')).toBe(true);
+  });
+
+  it('brings a condition about only once what covers it is off', () => {
+    const conditions = smallMap.conditions.map((condition) =>
+      condition.established.by === 'step'
+        ? {
+            ...condition,
+            established: {
+              ...condition.established,
+              access: [{ open: 'cover-bolts', why: 'The eye is under the cover.' } as const],
+            },
+          }
+        : condition,
+    );
+    const teardown = teardownOf(smallPlanWith({ conditions }));
+    expect(reasonsBetween(teardown, 'open:cover-bolts', 'make:hoisted').map(({ words }) => words)).toContain(
+      'The eye is under the cover.',
+    );
+  });
+
   it('refuses a powerpack or a route the machine does not have', () => {
     expect(() => teardownOf({ ...smallPlan, powerpack: 'cradle' })).toThrow(MapError);
     expect(() => teardownOf({ ...smallPlan, route: 'rear' })).toThrow('no route called “rear”');

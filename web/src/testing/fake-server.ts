@@ -1,23 +1,37 @@
 import { HttpErrorResponse } from '@angular/common/http';
-import type {
-  Append,
-  Appended,
-  Job,
-  JobSummary,
-  JobWithLedger,
-  LedgerTail,
-  NewJob,
-  Planning,
+import { check } from '@brisk/contracts/check';
+import {
+  appendSchema,
+  newJobSchema,
+  planningSchema,
+  type Append,
+  type Appended,
+  type Job,
+  type JobSummary,
+  type JobWithLedger,
+  type LedgerTail,
+  type NewJob,
+  type Planning,
 } from '@brisk/contracts/job';
 import type { JobHits, KeptPhoto } from '@brisk/contracts/house';
 import type { Problem, ProblemKind } from '@brisk/contracts/problem';
-import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep, ToolList } from '@brisk/contracts/shop';
+import {
+  inspectionSheetSchema,
+  shopTemplateSchema,
+  toolListSchema,
+  type Kept,
+  type ShopTemplate,
+  type ShopTemplateSummary,
+  type ToKeep,
+  type ToolList,
+} from '@brisk/contracts/shop';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
 import type { HouseKnowledge } from '@brisk/core/house';
 import { jobCode } from '@brisk/core/labels';
 import { usualMap } from '@brisk/core/layouts';
-import type { EntryBody, LedgerEntry } from '@brisk/core/ledger';
+import { foldLedger, lostBy, replay, type EntryBody, type LedgerEntry } from '@brisk/core/ledger';
 import { defer, of, throwError, type Observable } from 'rxjs';
+import type { ISchema } from 'yup';
 import type { Api } from '../app/api/api';
 
 /** The job that the web tests work on. */
@@ -41,7 +55,8 @@ let made = 0;
 /** An entry somebody else wrote. */
 export function theirEntry(body: EntryBody): LedgerEntry {
   made += 1;
-  return { id: `theirs-${made}`, at: '2026-03-02T08:00:00.000Z', by: 'Tobias', ...body } as LedgerEntry;
+  const id = `00000000-0000-4000-8000-${String(made).padStart(12, '0')}`;
+  return { id, at: '2026-03-02T08:00:00.000Z', by: 'Tobias', ...body } as LedgerEntry;
 }
 
 /** A server in memory that keeps the real one's promises: once each, in order, conflicts told. It can be cut off. */
@@ -113,9 +128,12 @@ export class FakeServer implements Pick<
 
   replan(_id: string, planning: Planning): Observable<Job> {
     return this.answer(() => {
+      held(planningSchema, planning);
       const stands = this.opened.revision ?? 1;
       if (planning.revision !== stands)
         throw problemAnswer('stale-revision', 409, 'Somebody else changed the map of this job meanwhile.');
+      const [lost] = lostBy(foldLedger(this.opened.plan, this.entries), planning.plan);
+      if (lost !== undefined) throw problemAnswer('refused', 422, lost);
       this.plannings.push(planning);
       const { plan: _plan, survey: _survey, swap: _swap, ...head } = this.opened;
       this.opened = { ...head, ...planning, revision: stands + 1 };
@@ -145,8 +163,9 @@ export class FakeServer implements Pick<
     });
   }
 
-  keepTemplate({ revision, document }: ToKeep<ShopTemplate>): Observable<Kept<ShopTemplate>> {
+  keepTemplate(template: ToKeep<ShopTemplate>): Observable<Kept<ShopTemplate>> {
     return this.answer(() => {
+      const { revision, document } = held(shopTemplateSchema, template);
       const kept = { revision: revision + 1, updatedAt: '2026-03-02T09:00:00.000Z', document };
       this.kept.set(document.id, kept);
       return kept;
@@ -163,8 +182,9 @@ export class FakeServer implements Pick<
     return this.answer(() => this.sheet);
   }
 
-  keepInspectionSheet({ revision, document }: ToKeep<InspectionSheet>): Observable<Kept<InspectionSheet>> {
+  keepInspectionSheet(sheet: ToKeep<InspectionSheet>): Observable<Kept<InspectionSheet>> {
     return this.answer(() => {
+      const { revision, document } = held(inspectionSheetSchema, sheet);
       this.sheet = { revision: revision + 1, updatedAt: '2026-03-02T09:00:00.000Z', document };
       return this.sheet;
     });
@@ -174,8 +194,9 @@ export class FakeServer implements Pick<
     return this.answer(() => this.toolList);
   }
 
-  keepTools({ revision, document }: ToKeep<ToolList>): Observable<Kept<ToolList>> {
+  keepTools(tools: ToKeep<ToolList>): Observable<Kept<ToolList>> {
     return this.answer(() => {
+      const { revision, document } = held(toolListSchema, tools);
       if (revision !== this.toolList.revision)
         throw problemAnswer('stale-revision', 409, 'Somebody else changed this meanwhile.');
       this.toolList = { revision: revision + 1, updatedAt: '2026-03-02T09:00:00.000Z', document };
@@ -189,11 +210,18 @@ export class FakeServer implements Pick<
       const instead = this.nextAppend;
       this.nextAppend = undefined;
       if (instead) throw instead;
-      if (append.expectedPosition !== this.entries.length)
+      held(appendSchema, append);
+      const fresh = append.entries.filter(({ id }) => this.entries.every((entry) => entry.id !== id));
+      if (fresh.length > 0 && append.expectedPosition !== this.entries.length)
         throw problemAnswer('stale-position', 409, 'Somebody else wrote meanwhile.');
-      this.entries.push(...append.entries);
+      const { refused } = replay(foldLedger(this.opened.plan, this.entries), fresh);
+      if (refused) throw problemAnswer('refused', 422, refused.refusals[0]?.words ?? '');
+      this.entries.push(...fresh);
       return {
-        written: append.entries.map(({ id }, index) => ({ id, position: append.expectedPosition + index + 1 })),
+        written: append.entries.map(({ id }) => ({
+          id,
+          position: 1 + this.entries.findIndex((entry) => entry.id === id),
+        })),
       };
     });
   }
@@ -230,7 +258,7 @@ export class FakeServer implements Pick<
 
   begin(job: NewJob): Observable<Job> {
     return this.answer(() => {
-      this.begun.push(job);
+      this.begun.push(held(newJobSchema, job));
       return { ...testJob, id: job.id };
     });
   }
@@ -250,4 +278,13 @@ export class FakeServer implements Pick<
   takeIn(): ReturnType<Api['takeIn']> {
     return this.answer(() => ({ id: testJob.id, title: testJob.title, written: 3 }));
   }
+}
+
+/** `value` as it comes over the wire, held to what the server holds it to. Throws as the server would answer. */
+function held<T>(schema: ISchema<T>, value: T): T {
+  const sent = JSON.parse(JSON.stringify(value)) as unknown;
+  const checked = check(schema, sent);
+  if ('value' in checked) return checked.value;
+  const words = checked.errors.map(({ field, words: said }) => `${field}: ${said}`).join(' ');
+  throw problemAnswer('bad-input', 422, words);
 }

@@ -59,7 +59,11 @@ describe('the mystery bolt', () => {
   });
 
   it('places a handful at once, each in a home of its own', async () => {
-    const view = await openView(Mystery, [...short, loose('b1', 25.2), loose('b2', 24.8)]);
+    const view = await openView(Mystery, [
+      ...short,
+      loose('b1e00000-0000-4000-8000-000000000001', 25.2),
+      loose('b1e00000-0000-4000-8000-000000000002', 24.8),
+    ]);
     const together = [...view.element.querySelectorAll('.together li')].map((one) => one.textContent ?? '');
     expect(together).toHaveLength(2);
     expect(together.filter((words) => words.includes('The front pipe bracket'))).toHaveLength(1);
@@ -80,7 +84,11 @@ describe('the mystery bolt', () => {
   });
 
   it('keeps to the one that is looked at, and to what is typed, while others write', async () => {
-    const view = await openView(Mystery, [...short, loose('b1', 25.2), loose('b2', 24.8)]);
+    const view = await openView(Mystery, [
+      ...short,
+      loose('b1e00000-0000-4000-8000-000000000001', 25.2),
+      loose('b1e00000-0000-4000-8000-000000000002', 24.8),
+    ]);
     await view.press(/24.8 long/);
     view.desk.record({ kind: 'noted', text: 'Meanwhile' });
     await view.settle();
