@@ -27,6 +27,27 @@ describe('reading a torque', () => {
     expect(judgeTorque(22, { value: 22, unit: 'N·m' }, wrench('half'))).toBe('tool-out-of-range');
   });
 
+  it('is on target to the very edge of its window, whatever a decimal is in binary', () => {
+    const at = (value: number, targetNm = 24) => judgeTorque(targetNm, { value, unit: 'N·m' }, wrench('three-eighths'));
+    expect([at(24 * 0.96), at(24 * 1.04), at(23.04), at(24.96)]).toEqual(['within', 'within', 'within', 'within']);
+    expect([at(23.04 - 1e-6), at(24.96 + 1e-6)]).toEqual(['under', 'over']);
+  });
+
+  it('is trusted from the higher of a fifth of full scale and what is printed, to full scale', () => {
+    expect(wrenchTrusted({ lowestNm: 10, highestNm: 100 }, 20)).toBe(true);
+    expect(wrenchTrusted({ lowestNm: 10, highestNm: 100 }, 19.9)).toBe(false);
+    expect(wrenchTrusted({ lowestNm: 40, highestNm: 100 }, 39)).toBe(false);
+    expect(wrenchTrusted({ lowestNm: 10, highestNm: 100 }, 100)).toBe(true);
+    expect(wrenchTrusted({ lowestNm: 10, highestNm: 100 }, 100.1)).toBe(false);
+  });
+
+  it('proposes the smallest, in whatever order they hang on the wall', () => {
+    const wall = [...FIRST_WRENCHES].reverse();
+    expect(wrenchFor(75, wall)?.id).toBe('three-eighths');
+    expect(wrenchFor(75, [...wall.slice(2), ...wall.slice(0, 2)])?.id).toBe('three-eighths');
+    for (const { name, lowestNm, highestNm } of FIRST_WRENCHES) expect(name).toContain(`${lowestNm}–${highestNm} N·m`);
+  });
+
   it('proposes the smallest wrench that can be trusted', () => {
     expect(wrenchFor(9)?.id).toBe('quarter');
     expect(wrenchFor(75)?.id).toBe('three-eighths');
