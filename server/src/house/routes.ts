@@ -14,7 +14,7 @@ export function houseRoutes(store: JobStore, cards: JobCards): ApiRouter {
 
   api.get('/jobs/:job/house', docs.getJobsHouse, async (request, response) => {
     const { job, state } = await store.read(request.params.job);
-    response.json(houseOf(job.machine, state, await cards.pastJobs(state.plan.map.layout, job.id)));
+    response.json(houseOf(job.machine, state, await cards.pastJobs(job)));
   });
 
   api.get('/find', docs.getFind, async (request, response) => {

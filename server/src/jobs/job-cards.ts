@@ -13,6 +13,8 @@ const EDITION = 1;
 
 /** A word that is on every job finds no more than so many of them; whoever looks wants a narrower one. */
 const MOST_JOBS = 60;
+/** What a shop did longer ago than so many jobs on a layout teaches nobody any more. */
+const MOST_PAST_JOBS = 40;
 /** So many lines are looked at for one question. */
 const MOST_LINES = 6_000;
 
@@ -60,13 +62,13 @@ export class JobCards {
     return rows.map(({ summary }) => JSON.parse(summary) as JobSummary);
   }
 
-  /** What the other jobs on `layout` have to teach. */
-  async pastJobs(layout: string, but: string): Promise<readonly PastJob[]> {
+  /** What the other jobs on the layout of `job` have to teach: those of the same machine, then the newest. */
+  async pastJobs({ id, machine: same, plan }: Job): Promise<readonly PastJob[]> {
     await this.catchUp();
     const rows = await this.rows<{ readonly machine: string; readonly lessons: string }>(
       `select "machine", "lessons" from "job_card" join "job" on "job"."id" = "job_id"
-       where "layout" = ? and "job_id" <> ? order by "created_at" desc`,
-      [layout, but],
+       where "layout" = ? and "job_id" <> ? order by "machine" = ? desc, "created_at" desc limit ?`,
+      [plan.map.layout, id, same, MOST_PAST_JOBS],
     );
     return rows.map(({ machine, lessons }) => ({ machine, lessons: JSON.parse(lessons) as Lessons }));
   }
