@@ -2,7 +2,6 @@
 import { ensureBuilt, ensureInstalled } from './prepare.mjs';
 import { optimumByMilp } from './milp-judge.mjs';
 
-const half = { out: ['strip', 'lift'], back: ['refit', 'first-start', 'handover'] };
 const round = (value, digits = 4) => Number(value.toPrecision(digits));
 const pick = (list, share) => [...list].sort((one, other) => one - other)[Math.floor((list.length - 1) * share)];
 
@@ -14,6 +13,7 @@ export async function benchPlan(tell) {
   const { waysOut } = await import('@brisk/core/connection-map');
   const { extend, nextUp, startOf, gateOf } = await import('@brisk/core/ledger');
   const planning = await import('@brisk/core/planning');
+  const { phasesOf } = await import('@brisk/core/teardown');
   const schedule = await import('@brisk/core/schedule');
   const { boundOf, crewOf, groupedOrder, ScheduleBuilder, Search, taskNet } = schedule;
   const { planned, problemFor, usualSettings } = planning;
@@ -106,7 +106,7 @@ export async function benchPlan(tell) {
   }
 
   const settings = usualSettings(names.slice(0, 2));
-  const halfWay = workedHalf(minibus, { extend, nextUp, gateOf });
+  const halfWay = workedHalf(minibus, { extend, nextUp, gateOf, phasesOf });
   const order = planning.workOrder(planned(minibus, 'out', settings, undefined));
   const times = Array.from({ length: 9 }, (_, seed) => {
     const [, ms] = timed(() => {
@@ -174,11 +174,11 @@ async function timedAsync(act) {
 }
 
 /** The job with half of its way out done, as a careful crew records it. */
-function workedHalf(start, { extend, nextUp, gateOf }) {
+function workedHalf(start, { extend, nextUp, gateOf, phasesOf }) {
   let state = start;
-  const total = [...state.work.operations.values()].filter(({ phase }) => half.out.includes(phase)).length;
+  const total = [...state.work.operations.values()].filter(({ phase }) => phasesOf('out').includes(phase)).length;
   for (let written = 0; state.progress.size < total / 2; written += 1) {
-    const { operation, moveTo } = nextUp(state, half.out);
+    const { operation, moveTo } = nextUp(state, phasesOf('out'));
     const bodies = [
       ...(moveTo ? [{ kind: 'height-set', height: moveTo }] : []),
       operation.holdPoint

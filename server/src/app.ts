@@ -33,8 +33,14 @@ export interface AppParts {
   readonly closing: () => boolean;
 }
 
-/** The whole HTTP application: security first, then the API, then the web files. */
-export function appOf({ database, logger, host, webFolder, photoFolder, address, now, closing }: AppParts): Express {
+/** The whole HTTP application, and the cards it answers from. */
+export interface App {
+  readonly app: Express;
+  readonly cards: JobCards;
+}
+
+/** The application: security first, then the API, then the web files. */
+export function appOf({ database, logger, host, webFolder, photoFolder, address, now, closing }: AppParts): App {
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
@@ -71,5 +77,5 @@ export function appOf({ database, logger, host, webFolder, photoFolder, address,
   app.use(webFiles(webFolder));
   app.use(nothingHere);
   app.use(answerProblem(logger));
-  return app;
+  return { app, cards };
 }

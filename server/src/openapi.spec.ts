@@ -14,7 +14,7 @@ interface Document {
   readonly paths: Readonly<Record<string, Readonly<Record<string, unknown>>>>;
   readonly components: { readonly schemas: Readonly<Record<string, object>> };
 }
-const app = appOf({
+const { app } = appOf({
   database: {} as OpenDatabase,
   logger: pino({ level: 'silent' }),
   host: '127.0.0.1',

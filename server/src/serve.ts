@@ -20,7 +20,7 @@ export interface Running {
 export async function serve(settings: Settings, webFolder: string, logger: Logger): Promise<Running> {
   const database = await openDatabase(settings.dataFolder);
   let closing = false;
-  const app = appOf({
+  const { app, cards } = appOf({
     database,
     logger,
     host: settings.host,
@@ -40,6 +40,8 @@ export async function serve(settings: Settings, webFolder: string, logger: Logge
     await database.close();
     throw error;
   }
+  // After an upgrade every card is made anew; nobody’s question should have to wait for all of them.
+  const caughtUp = cards.catchUp(() => closing).catch((error: unknown) => logger.error(error, 'Cards were not made'));
   const { port } = server.address() as AddressInfo;
   const host = settings.host.includes(':') ? `[${settings.host}]` : settings.host;
   return {
@@ -50,6 +52,7 @@ export async function serve(settings: Settings, webFolder: string, logger: Logge
         server.close(() => resolve());
         server.closeIdleConnections();
       });
+      await caughtUp;
       await database.close();
     },
   };
