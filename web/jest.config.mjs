@@ -4,9 +4,9 @@ export default {
   testEnvironment: 'jest-preset-angular/environments/jest-jsdom-env',
   testMatch: ['<rootDir>/out-tsc/spec/web/**/*.spec.js'],
   setupFilesAfterEnv: ['<rootDir>/jest-setup.cjs'],
-  transform: { '^.+\\.(cjs|js|mjs|ts)$': '<rootDir>/jest-linked.cjs' },
-  transformIgnorePatterns: ['node_modules/(?!(@angular|@fontsource|.*\\.mjs$))'],
-  moduleFileExtensions: ['js', 'mjs', 'ts', 'json'],
+  transform: { '^.+\\.(cjs|js|mjs|ts)$': '<rootDir>/jest-linked.cjs', '\\.svg$': '<rootDir>/jest-svg.cjs' },
+  transformIgnorePatterns: ['node_modules/(?!(@angular|@fontsource|@tabler|.*\\.mjs$))'],
+  moduleFileExtensions: ['js', 'mjs', 'ts', 'json', 'svg'],
   moduleNameMapper: {
     '^(?:\\.\\./)+core/src/(.*)$': '<rootDir>/../core/src/$1',
     '^(\\.{1,2}/.*)\\.js$': '$1',

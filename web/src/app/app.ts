@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Router, RouterOutlet } from '@angular/router';
+import { Icons } from './ui/icons';
 import { Keys } from './ui/keys';
 import { SheetOpener } from './shell/sheet-opener';
 import { Night } from './session/night';
@@ -14,6 +15,7 @@ import { Night } from './session/night';
 })
 export class App {
   constructor() {
+    inject(Icons);
     const keys = inject(Keys);
     const night = inject(Night);
     const router = inject(Router);

@@ -1,6 +1,10 @@
 import type { Provider, Type } from '@angular/core';
+import type { TestElement } from '@angular/cdk/testing';
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { ErrorStateMatcher } from '@angular/material/core';
+import { MatAutocompleteHarness } from '@angular/material/autocomplete/testing';
+import { MatSelectHarness } from '@angular/material/select/testing';
 import { provideRouter } from '@angular/router';
 import type { Job } from '@brisk/contracts/job';
 import { canApply, extend, foldLedger, type EntryBody, type JobState, type LedgerEntry } from '@brisk/core/ledger';
@@ -20,6 +24,7 @@ import { HoldActions } from '../app/working-step/hold-actions';
 import { JointActions } from '../app/working-step/joint-actions';
 import { StepActions } from '../app/working-step/step-actions';
 import { FakeServer, testJob, theirEntry } from './fake-server';
+import { stillAndPlain } from './still-and-plain';
 import { OwnThreadSearch } from './own-thread-search';
 import { PlainTidier, ShelfInMemory } from './photo-stand-ins';
 
@@ -51,6 +56,7 @@ export function jobProviders(server: FakeServer) {
     { provide: Api, useValue: server },
     { provide: ErrorStateMatcher, useClass: WhenSent },
     { provide: PlanSearch, useClass: OwnThreadSearch },
+    stillAndPlain,
     { provide: PhotoShelf, useClass: ShelfInMemory },
     { provide: Tidier, useClass: PlainTidier },
     provideRouter([{ path: '**', children: [] }]),
@@ -128,9 +134,11 @@ export function wordsOf(element: Element): string {
     .trim();
 }
 
+const PRESSED = 'button, a, label, mat-expansion-panel-header, mat-chip-option';
+
 /** The button, link or label in `element` that says `words`. */
 export function pressable(element: ParentNode, words: string | RegExp): HTMLElement {
-  const found = [...element.querySelectorAll<HTMLElement>('button, a, label, summary')].find((one) => {
+  const found = [...element.querySelectorAll<HTMLElement>(PRESSED)].find((one) => {
     const said = one.getAttribute('aria-label') ?? wordsOf(one);
     return typeof words === 'string' ? said === words : words.test(said);
   });
@@ -140,11 +148,56 @@ export function pressable(element: ParentNode, words: string | RegExp): HTMLElem
 
 /** Types `value` into the field called `name`. */
 export function type(element: ParentNode, name: string, value: string): void {
-  const field = element.querySelector<HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement>(`[name="${name}"]`);
-  if (!field) throw new Error(`There is no field ${name}`);
-  field.value = value;
-  field.dispatchEvent(new Event('input', { bubbles: true }));
-  field.dispatchEvent(new Event('change', { bubbles: true }));
+  const entry = element.querySelector<HTMLInputElement | HTMLTextAreaElement>(`[name="${name}"]`);
+  if (!entry) throw new Error(`There is no field ${name}`);
+  write(entry, value);
+}
+
+/** The field of `element` whose label says `label`. */
+export function field(element: ParentNode, label: string | RegExp): HTMLInputElement | HTMLTextAreaElement {
+  const found = [...element.querySelectorAll('mat-form-field')].find((one) => {
+    const said = wordsOf(one.querySelector('mat-label') ?? one);
+    return typeof label === 'string' ? said === label : label.test(said);
+  });
+  const entry = found?.querySelector<HTMLInputElement | HTMLTextAreaElement>('input, textarea');
+  if (!entry) throw new Error(`There is no field called ${String(label)}`);
+  return entry;
+}
+
+/** Writes `value` into `entry`, and leaves it. */
+export function write(entry: HTMLInputElement | HTMLTextAreaElement, value: string): void {
+  entry.value = value;
+  entry.dispatchEvent(new Event('input', { bubbles: true }));
+  entry.dispatchEvent(new Event('change', { bubbles: true }));
+}
+
+/** Picks `words` from the list called `label`, as a hand does: opens it and touches one. */
+export async function choose(fixture: ComponentFixture<unknown>, label: string | RegExp, words: string): Promise<void> {
+  const selects = await TestbedHarnessEnvironment.documentRootLoader(fixture).getAllHarnesses(MatSelectHarness);
+  for (const select of selects) {
+    const host = await select.host();
+    const said = (await host.getAttribute('aria-label')) ?? (await labelOf(host));
+    if (typeof label === 'string' ? said !== label : !label.test(said)) continue;
+    await select.open();
+    await select.clickOptions({ text: words });
+    return;
+  }
+  throw new Error(`There is no list called ${String(label)}`);
+}
+
+/** Types a piece of `words` into the field called `label` and takes what is offered. */
+export async function find(fixture: ComponentFixture<unknown>, label: string, words: string): Promise<void> {
+  const named = field(document, label).getAttribute('name');
+  const list = await TestbedHarnessEnvironment.documentRootLoader(fixture).getHarness(
+    MatAutocompleteHarness.with({ selector: `[name="${named}"]` }),
+  );
+  await list.enterText(words);
+  await list.selectOption({ text: words });
+}
+
+async function labelOf(host: TestElement): Promise<string> {
+  const [id] = ((await host.getAttribute('aria-labelledby')) ?? '').split(' ');
+  return wordsOf(document.getElementById(id ?? '') ?? document.createElement('p'));
 }
 
 /** Lets promises and timers that are due run. */

@@ -4,6 +4,7 @@ import type { LabelCode } from '@brisk/core/labels';
 import { pressable, tick, type, wordsOf } from '../../testing/open-job';
 import { readFromPhoto, watchCamera } from './read-code';
 import { ScanSheet } from './scan-sheet';
+import { stillAndPlain } from '../../testing/still-and-plain';
 
 // A camera and its reader are looked at in a real browser.
 jest.mock('./read-code', () => ({ readFromPhoto: jest.fn(), watchCamera: jest.fn() }));
@@ -15,6 +16,7 @@ async function openSheet() {
   TestBed.configureTestingModule({
     imports: [ScanSheet],
     providers: [
+      stillAndPlain,
       { provide: MAT_DIALOG_DATA, useValue: 'Scan a tag' },
       { provide: MatDialogRef, useValue: { close: (code?: LabelCode) => closed.push(code) } },
     ],

@@ -18,12 +18,14 @@ import {
   MatDialogTitle,
 } from '@angular/material/dialog';
 import { readLabel, type LabelCode } from '@brisk/core/labels';
+import { FileKey } from '../ui/file-key';
+import { EntryField } from '../ui/entry-field';
 import { readFromPhoto, watchCamera } from './read-code';
 
 /** A label is held before the camera, photographed, or its number typed. */
 @Component({
   selector: 'bl-scan-sheet',
-  imports: [MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle],
+  imports: [EntryField, FileKey, MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>{{ title }}</h2>
@@ -32,23 +34,23 @@ import { readFromPhoto, watchCamera } from './read-code';
       @if (!live()) {
         <p>{{ camera() }}</p>
       }
-      <label class="file">
-        <input
-          type="file"
-          accept="image/*"
-          capture="environment"
-          class="seen-by-reader-only"
-          name="label-photo"
-          (change)="fromPhoto($event)"
+      <bl-file-key
+        icon="camera"
+        accept="image/*"
+        camera
+        field="label-photo"
+        [words]="reading() ? 'Reading…' : 'Read it from a photo'"
+        (chosen)="fromPhoto($event)"
+      />
+      <form class="row" (submit)="fromNumber($event)">
+        <bl-entry
+          type="figure"
+          label="Or type the number on it"
+          field="label-number"
+          [value]="number()"
+          (typed)="number.set($event)"
         />
-        <span>{{ reading() ? 'Reading…' : 'Read it from a photo' }}</span>
-      </label>
-      <form (submit)="fromNumber($event)">
-        <label for="label-number">Or type the number on it</label>
-        <div class="row">
-          <input id="label-number" name="label-number" inputmode="numeric" autocomplete="off" />
-          <button matButton="outlined" type="submit">Take it</button>
-        </div>
+        <button matButton="outlined" type="submit">Take it</button>
       </form>
       @if (wrong()) {
         <p class="marker" role="alert">{{ wrong() }}</p>
@@ -66,6 +68,7 @@ export class ScanSheet {
   protected readonly camera = signal('Looking for a camera…');
   protected readonly reading = signal(false);
   protected readonly wrong = signal('');
+  protected readonly number = signal('');
   private stop: (() => void) | undefined;
 
   constructor() {
@@ -84,11 +87,7 @@ export class ScanSheet {
     }
   }
 
-  protected async fromPhoto(event: Event): Promise<void> {
-    const chooser = event.target;
-    if (!(chooser instanceof HTMLInputElement)) return;
-    const file = chooser.files?.[0];
-    chooser.value = '';
+  protected async fromPhoto([file]: readonly File[]): Promise<void> {
     if (!file) return;
     this.reading.set(true);
     try {
@@ -104,9 +103,7 @@ export class ScanSheet {
 
   protected fromNumber(event: Event): void {
     event.preventDefault();
-    const form = event.target;
-    const typed = form instanceof HTMLFormElement ? String(new FormData(form).get('label-number') ?? '') : '';
-    const code = readLabel(typed);
+    const code = readLabel(this.number());
     if (code) this.dialog.close(code);
     else this.wrong.set('A label has a whole number from 1 on.');
   }

@@ -1,10 +1,12 @@
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
+import { MatMenuItemHarness } from '@angular/material/menu/testing';
 import { isDone, stopOf } from '@brisk/core/ledger';
 import { StepCard } from './step-card';
 import { HoldLine } from './hold-line';
 import { JourneyRail } from './journey-rail';
 import { BayFromAbove } from '../map/bay-from-above';
 import { theirEntry } from '../../testing/fake-server';
-import { openView, workedUntil, wordsOf } from '../../testing/open-job';
+import { openView, pressable, tick, wordsOf, workedUntil } from '../../testing/open-job';
 
 const around = (desk: { job: () => unknown; state: () => unknown }) => ({ job: desk.job(), state: desk.state() });
 
@@ -44,9 +46,12 @@ describe('the hold line', () => {
     expect(view.text()).toContain('Battery isolated');
     expect(view.text()).toContain('On its wheels');
     await view.press(/51.*still hold it/);
-    expect(view.text()).toContain('The gearbox ground strap Underneath');
-    await view.press('Close');
-    expect(view.text()).not.toContain('The gearbox ground strap');
+    const sheet = () => wordsOf(document.querySelector('bl-held-sheet') ?? document.createElement('p'));
+    expect(sheet()).toContain('The gearbox ground strap Underneath');
+    pressable(document, 'Close').click();
+    await tick(400);
+    await view.settle();
+    expect(sheet()).toBe('');
   });
 
   it('speaks of what is still open on the way back', async () => {
@@ -68,7 +73,7 @@ describe('the hold line', () => {
     });
     const view = await openView(HoldLine, [stuck], around);
     await view.press('1 issue');
-    expect(view.text()).toContain('Stuck: Unhook the battery cable at the starter');
+    expect(wordsOf(document.body)).toContain('Stuck: Unhook the battery cable at the starter');
   });
 
   it('says what is kept while the server is gone', async () => {
@@ -81,9 +86,11 @@ describe('the hold line', () => {
 
   it('lets somebody else pick up the tablet', async () => {
     const view = await openView(HoldLine, [], around);
-    const who = view.element.querySelector('select') as HTMLSelectElement;
-    who.value = 'Tobias';
-    who.dispatchEvent(new Event('change'));
+    await view.press('Who is recording: Ines');
+    const crew = await TestbedHarnessEnvironment.documentRootLoader(view.fixture).getHarness(
+      MatMenuItemHarness.with({ text: 'Tobias' }),
+    );
+    await crew.click();
     view.desk.record({ kind: 'noted', text: 'x' });
     await view.settle();
     expect(view.server.entries[0]?.by).toBe('Tobias');

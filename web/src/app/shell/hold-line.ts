@@ -1,7 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatBottomSheet } from '@angular/material/bottom-sheet';
+import { MatMenuModule } from '@angular/material/menu';
 import type { Job } from '@brisk/contracts/job';
 import { conditionsInForce, holding, onTheWayOut, stillOpen, stuckSteps, type JobState } from '@brisk/core/ledger';
 import { STATION_WORDS, sentence, several } from '@brisk/core/words';
+import { HeldSheet, type HeldList } from './held-sheet';
 import { Desk } from '../session/desk';
 import { Person } from '../session/person';
 import { Keys } from '../ui/keys';
@@ -10,10 +14,10 @@ import { PhotoBox } from '../photos/photo-box';
 /** The line along the bottom of an open job: what still holds the powerpack, what is in force, who is on it. */
 @Component({
   selector: 'bl-hold-line',
+  imports: [MatButton, MatMenuModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './hold-line.html',
   styleUrl: './hold-line.scss',
-  host: { '(keydown.escape)': 'shown.set(undefined)' },
 })
 export class HoldLine {
   readonly job = input.required<Job>();
@@ -23,7 +27,7 @@ export class HoldLine {
   protected readonly several = several;
   private readonly person = inject(Person);
 
-  protected readonly shown = signal<'holds' | 'issues' | undefined>(undefined);
+  private readonly sheets = inject(MatBottomSheet);
   protected readonly who = computed(() => this.person.in(this.job().crew));
 
   /** On the way out what holds it; on the way back what is still open. */
@@ -55,16 +59,27 @@ export class HoldLine {
 
   constructor() {
     inject(Keys).use(
-      { key: 'h', words: 'What still holds it, by name', act: () => this.toggle('holds') },
-      { key: 'i', words: 'Open issues, by name', act: () => this.toggle('issues') },
+      { key: 'h', words: 'What still holds it, by name', act: () => this.show('holds') },
+      { key: 'i', words: 'Open issues, by name', act: () => this.show('issues') },
     );
   }
 
-  protected toggle(list: 'holds' | 'issues'): void {
-    this.shown.update((now) => (now === list ? undefined : list));
+  protected show(list: 'holds' | 'issues'): void {
+    const { names, words } = this.holds();
+    this.sheets.open<HeldSheet, HeldList>(HeldSheet, {
+      ariaLabel: list === 'holds' ? `What ${words}` : 'Open issues',
+      data:
+        list === 'holds'
+          ? { title: `${names.length} ${words}`, none: 'Nothing.', lines: names }
+          : {
+              title: 'Open issues',
+              none: 'None.',
+              lines: this.issues().map((name) => ({ name, where: '' })),
+            },
+    });
   }
 
-  protected choose(event: Event): void {
-    if (event.target instanceof HTMLSelectElement) this.person.choose(event.target.value);
+  protected choose(name: string): void {
+    this.person.choose(name);
   }
 }

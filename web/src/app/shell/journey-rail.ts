@@ -1,9 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive } from '@angular/router';
+import { MatIcon } from '@angular/material/icon';
+import { MatMenuModule } from '@angular/material/menu';
+import { MatButton } from '@angular/material/button';
 import type { Job } from '@brisk/contracts/job';
 import { stopOf, STOPS, type JobState, STOP_WORDS } from '@brisk/core/ledger';
 import { debounceTime, filter, startWith } from 'rxjs';
+import type { IconName } from '../ui/icons';
 import { Keys } from '../ui/keys';
 import { Gloves } from '../session/gloves';
 import { Night } from '../session/night';
@@ -11,15 +15,26 @@ import { isPast, waitsAt } from '@brisk/core/journey';
 
 /** What is kept beside the journey. */
 const STORE = [
-  { path: 'bags', words: 'Bags', key: '9' },
-  { path: 'photos', words: 'Photos', key: '0' },
-  { path: 'record', words: 'Record', key: 'r' },
+  { path: 'bags', words: 'Bags', key: '9', icon: 'bag' },
+  { path: 'photos', words: 'Photos', key: '0', icon: 'photos' },
+  { path: 'record', words: 'Record', key: 'r', icon: 'record' },
 ] as const;
+
+const STOP_ICONS: Readonly<Record<(typeof STOPS)[number], IconName>> = {
+  survey: 'survey',
+  plan: 'plan',
+  strip: 'strip',
+  lift: 'lift',
+  bench: 'bench',
+  refit: 'refit',
+  'first-start': 'key',
+  handover: 'handover',
+};
 
 /** The journey of one job as a single line with eight stops, the job's place on it, and what each stop waits for. */
 @Component({
   selector: 'bl-journey-rail',
-  imports: [RouterLink, RouterLinkActive],
+  imports: [MatButton, MatIcon, MatMenuModule, RouterLink, RouterLinkActive],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './journey-rail.html',
   styleUrl: './journey-rail.scss',
@@ -38,6 +53,7 @@ export class JourneyRail {
       stop,
       key: index + 1,
       name: STOP_WORDS[stop],
+      icon: STOP_ICONS[stop],
       waits: waitsAt(state, stop),
       here: stop === here,
       past: isPast(state, stop) && stop !== here,

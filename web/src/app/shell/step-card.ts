@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { MatIcon } from '@angular/material/icon';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { isSettled, setsOf, type JobState, TROUBLE_WORDS } from '@brisk/core/ledger';
 import { whatIfNow } from '@brisk/core/planning';
@@ -14,7 +16,7 @@ import { Recorder } from '../session/recorder';
 /** Everything about one picked step: why it is here, what it waits for, what waits for it, how it went. */
 @Component({
   selector: 'bl-step-card',
-  imports: [MatButton],
+  imports: [MatButton, MatExpansionModule, MatIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './step-card.html',
   styleUrl: './step-card.scss',

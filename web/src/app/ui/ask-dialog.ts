@@ -9,22 +9,26 @@ import {
   MatDialogRef,
   MatDialogTitle,
 } from '@angular/material/dialog';
-import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatInput } from '@angular/material/input';
+import { LongListPick } from './long-list-pick';
+import { PickOne } from './pick-one';
+import { EntryField } from './entry-field';
+import { ChoiceKeys } from './choice-keys';
 import type { Answers, Asking, Question } from './asking';
-import { wrongWith, yupRule } from './yup-rule';
+import { yupRule } from './yup-rule';
 
 /** A few questions on one sheet; it closes with the answers only when every one of them fits. */
 @Component({
   selector: 'bl-ask-dialog',
   imports: [
+    ChoiceKeys,
+    EntryField,
+    LongListPick,
     MatButton,
     MatDialogActions,
     MatDialogClose,
     MatDialogContent,
     MatDialogTitle,
-    MatFormFieldModule,
-    MatInput,
+    PickOne,
     ReactiveFormsModule,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -43,7 +47,6 @@ export class AskDialog {
       ]),
     ),
   );
-  protected readonly wrongWith = wrongWith;
   protected readonly sent = signal(false);
 
   protected control({ field }: Question): FormControl<string | number | null> {
@@ -55,6 +58,11 @@ export class AskDialog {
   /** A handful of choices are big keys; more than that are a list. */
   protected asKeys({ as, choices = [] }: Question): boolean {
     return as === 'choice' && choices.length <= 8;
+  }
+
+  /** More than anybody reads through: found by typing. */
+  protected isLong({ choices = [] }: Question): boolean {
+    return choices.length > 20;
   }
 
   protected send(): void {

@@ -1,4 +1,5 @@
 import type { Schema } from 'yup';
+import type { Choice } from './choice';
 
 /** One thing to ask for: how it is labelled, how it is entered, what it has to be. */
 export interface Question {
@@ -6,7 +7,7 @@ export interface Question {
   readonly label: string;
   readonly as: 'line' | 'lines' | 'number' | 'choice';
   readonly schema: Schema;
-  readonly choices?: readonly { readonly value: string; readonly words: string }[];
+  readonly choices?: readonly Choice<string>[];
   readonly initial?: string | number;
   readonly hint?: string;
   readonly suffix?: string;
@@ -22,10 +23,3 @@ export interface Asking {
 }
 
 export type Answers = Readonly<Record<string, string | number | undefined>>;
-
-/** Choices from a table of words. */
-export function choicesFrom<Word extends string>(
-  words: Readonly<Record<Word, string>>,
-): NonNullable<Question['choices']> {
-  return (Object.keys(words) as Word[]).map((value) => ({ value, words: words[value] }));
-}

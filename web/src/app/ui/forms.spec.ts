@@ -6,6 +6,7 @@ import { pressable, type, wordsOf } from '../../testing/open-job';
 import { AskDialog } from './ask-dialog';
 import type { Answers, Asking } from './asking';
 import { wrongWith, yupRule } from './yup-rule';
+import { stillAndPlain } from '../../testing/still-and-plain';
 
 describe('a Yup rule on a control', () => {
   const wrong = (rule: ReturnType<typeof yupRule>, value: unknown) => wrongWith(new FormControl(value, rule));
@@ -53,6 +54,7 @@ describe('the ask sheet', () => {
     TestBed.configureTestingModule({
       imports: [AskDialog],
       providers: [
+        stillAndPlain,
         { provide: MAT_DIALOG_DATA, useValue: asking },
         { provide: MatDialogRef, useValue: { close: (answers: Answers) => closed.push(answers) } },
       ],
@@ -60,28 +62,28 @@ describe('the ask sheet', () => {
     const fixture = TestBed.createComponent(AskDialog);
     fixture.detectChanges();
     const element = fixture.nativeElement as HTMLElement;
-    const send = () => {
+    const send = async () => {
       pressable(element, 'Record it').click();
-      fixture.detectChanges();
+      await fixture.whenStable();
     };
     return { element, closed, send };
   }
 
-  it('does not close before every answer fits, and says which does not', () => {
+  it('does not close before every answer fits, and says which does not', async () => {
     const { element, closed, send } = open();
-    send();
+    await send();
     expect(closed).toEqual([]);
     expect(wordsOf(element)).toContain('What happened is missing.');
     expect(wordsOf(element)).toContain('Tried is missing.');
     expect(wordsOf(element)).toContain('Eyes');
   });
 
-  it('closes with trimmed answers, leaving out what was left empty', () => {
+  it('closes with trimmed answers, leaving out what was left empty', async () => {
     const { element, closed, send } = open();
     const choice = element.querySelector<HTMLInputElement>('input[type=radio]');
     choice?.click();
     type(element, 'tried', '  heat  ');
-    send();
+    await send();
     expect(closed).toEqual([{ what: 'seized', tried: 'heat', lost: 5, more: undefined }]);
   });
 });

@@ -12,8 +12,8 @@ import { HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
 import { v4 as uuid } from 'uuid';
 import { Desk } from '../session/desk';
 import { Recorder } from '../session/recorder';
+import { choicesOf } from '../ui/choice';
 import { Ask } from '../ui/ask';
-import { choicesFrom } from '../ui/asking';
 import { KIND_WORDS } from '../words/trade-words';
 
 /** What can be done about something that ties the powerpack: put it on the map, or leave it as it is. */
@@ -45,7 +45,7 @@ export class HoldActions {
           label: 'Kind',
           as: 'choice',
           schema: oneOf(CONNECTION_KINDS).label('Kind'),
-          choices: choicesFrom(KIND_WORDS),
+          choices: choicesOf(KIND_WORDS),
         },
         {
           field: 'from',
@@ -61,7 +61,7 @@ export class HoldActions {
           label: 'Where one stands for it',
           as: 'choice',
           schema: oneOf(STATIONS).label('Where one stands'),
-          choices: choicesFrom(STATION_WORDS),
+          choices: choicesOf(STATION_WORDS),
           initial: 'bay-top',
         },
         {
@@ -69,7 +69,7 @@ export class HoldActions {
           label: 'Machine',
           as: 'choice',
           schema: oneOf(STEP_HEIGHTS).label('Machine'),
-          choices: choicesFrom(HEIGHT_WORDS),
+          choices: choicesOf(HEIGHT_WORDS),
           initial: 'either',
         },
       ],

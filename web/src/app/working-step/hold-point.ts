@@ -2,6 +2,7 @@ import { several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
+import { MatExpansionModule } from '@angular/material/expansion';
 import type { HoldPointId } from '@brisk/core/connection-map';
 import { gateOf, groundsOf, type Blocker, type JobState } from '@brisk/core/ledger';
 import { Person } from '../session/person';
@@ -23,7 +24,7 @@ const GROUPS: readonly { readonly is: Blocker['is']; readonly words: string }[] 
 /** A gate: what is missing, what a person confirms with their own eyes, and the signature. */
 @Component({
   selector: 'bl-hold-point',
-  imports: [MatButton, MatCheckbox],
+  imports: [MatButton, MatCheckbox, MatExpansionModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './hold-point.html',
   styleUrl: './hold-point.scss',

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, model } from '@angular/core';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { KEEPINGS, type Keeping } from '@brisk/core/ledger';
 
 const SHORT: Readonly<Record<Keeping, string>> = { bag: 'Bag', hole: 'Its hole', row: 'Row', card: 'Card' };
@@ -6,54 +7,21 @@ const SHORT: Readonly<Record<Keeping, string>> = { bag: 'Bag', hole: 'Its hole',
 /** Where the fasteners of this joint are kept, one touch each; the job’s own way is set already. */
 @Component({
   selector: 'bl-keeping-choice',
+  imports: [MatButtonToggle, MatButtonToggleGroup],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fieldset>
-      <legend class="seen-by-reader-only">Where they are kept</legend>
+    <mat-button-toggle-group aria-label="Where they are kept" [value]="value()" (change)="value.set($event.value)">
       @for (one of keepings; track one) {
-        <label [class.on]="value() === one">
-          <input
-            type="radio"
-            name="keeping"
-            class="seen-by-reader-only"
-            [checked]="value() === one"
-            (change)="value.set(one)"
-          />
+        <mat-button-toggle [value]="one">
           {{ words[one] }}
           @if (one === 'bag' && value() === 'bag') {
             <span class="figure">{{ bag() }}</span>
           }
-        </label>
+        </mat-button-toggle>
       }
-    </fieldset>
+    </mat-button-toggle-group>
   `,
   styles: `
-    fieldset {
-      display: inline-flex;
-      border: 1px solid var(--work);
-      border-radius: 6px;
-      overflow: clip;
-    }
-    label {
-      display: inline-flex;
-      align-items: center;
-      gap: 0.5rem;
-      min-height: 52px;
-      padding: 0 0.9rem;
-      cursor: pointer;
-    }
-    label + label {
-      border-left: 1px solid var(--work);
-    }
-    label.on {
-      background: var(--work);
-      color: var(--on-work);
-      font-weight: 600;
-    }
-    label:has(:focus-visible) {
-      outline: 3px solid var(--marker);
-      outline-offset: -3px;
-    }
     .figure {
       font-size: 1.375rem;
       font-weight: 700;

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
 import { soakingSteps, type JobState } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { duration } from '@brisk/core/words';
@@ -11,6 +12,7 @@ const TICK_MS = 10_000;
 /** Stuck steps that soak: how long yet, and which can be tried again. */
 @Component({
   selector: 'bl-soaking-list',
+  imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (one of soaking(); track one.id) {
@@ -22,7 +24,7 @@ const TICK_MS = 10_000;
             <span class="figure">{{ one.left }}</span> to soak: {{ one.title }}
           }
         </p>
-        <button type="button" class="plain-button" (click)="selection.take(one.id)">Take it</button>
+        <button matButton type="button" (click)="selection.take(one.id)">Take it</button>
       </div>
     }
   `,
@@ -40,14 +42,6 @@ const TICK_MS = 10_000;
     .ready {
       border-color: var(--marker);
       background: var(--marker-soft);
-    }
-    button {
-      min-height: 48px;
-      flex: none;
-      color: var(--work);
-      font-weight: 600;
-      text-decoration: underline;
-      text-underline-offset: 3px;
     }
   `,
 })

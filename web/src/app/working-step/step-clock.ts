@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
 import { clockOf, type JobState } from '@brisk/core/ledger';
 import type { Operation } from '@brisk/core/teardown';
 import { duration } from '@brisk/core/words';
@@ -14,6 +15,7 @@ const TICK_MS = 10_000;
 /** How long somebody has been at the step, against what it takes; it runs by itself and stands over breaks. */
 @Component({
   selector: 'bl-step-clock',
+  imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let now = clock();
@@ -25,7 +27,7 @@ const TICK_MS = 10_000;
         <span class="soft">of {{ usual() }}</span>
       </p>
     }
-    <button type="button" class="plain-button rest" (click)="recorder.rest()">
+    <button matButton type="button" (click)="recorder.rest()">
       {{ now.paused ? 'Back to work' : 'Break' }}
     </button>
   `,
@@ -42,14 +44,6 @@ const TICK_MS = 10_000;
     }
     .over {
       color: var(--marker);
-    }
-    .rest {
-      min-height: 48px;
-      padding: 0 0.75rem;
-      color: var(--work);
-      font-weight: 600;
-      text-decoration: underline;
-      text-underline-offset: 3px;
     }
     .paused strong {
       color: var(--marker);

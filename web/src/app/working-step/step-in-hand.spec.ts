@@ -1,8 +1,9 @@
 import type { Job } from '@brisk/contracts/job';
+import { FIRST_WRENCHES } from '@brisk/core/torque';
 import { isDone, type LedgerEntry } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { testJob, theirEntry } from '../../testing/fake-server';
-import { openView, tick, type, workedUntil, pressable } from '../../testing/open-job';
+import { choose, openView, pressable, tick, type, wordsOf, workedUntil } from '../../testing/open-job';
 import { StepInHand } from './step-in-hand';
 
 const phases: readonly WorkPhase[] = ['strip', 'lift', 'refit', 'first-start', 'handover'];
@@ -60,7 +61,7 @@ describe('the step in hand', () => {
 
   it('puts fasteners back in their hole and leaves the tag off when asked', async () => {
     const view = await open(at('make:fuel-depressurised'));
-    for (const tick of view.element.querySelectorAll<HTMLInputElement>('.tick input')) tick.click();
+    await view.press(/^Tag 1 on both halves/);
     await view.press('Its hole');
     await view.press('Done');
     await view.settle();
@@ -156,14 +157,13 @@ describe('the step in hand', () => {
         entries.findIndex((entry) => entry.kind === 'torque-read' && entry.connection === 'mount-left'),
       ),
     );
-    type(view.element, 'wrench', 'half');
+    await choose(view.fixture, 'Wrench', FIRST_WRENCHES.find(({ id }) => id === 'half')?.name ?? '');
     type(view.element, 'value', '75');
     await view.press('Record torque');
     await view.settle();
     await view.settle();
     expect(view.desk.state()?.torques.get('mount-left')?.[0]).toMatchObject({ wrench: 'half', verdict: 'within' });
-    const wrench = view.element.querySelector<HTMLSelectElement>('[name=wrench]');
-    expect(wrench?.selectedOptions[0]?.textContent).toContain('Take:');
+    expect(wordsOf(view.element.querySelector('[data-field=wrench]') ?? view.element)).toContain('Take:');
   });
 
   it('refuses a torque nobody read', async () => {

@@ -9,6 +9,10 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { MatIcon } from '@angular/material/icon';
+import { MatListModule } from '@angular/material/list';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import {
   countingAt,
@@ -25,9 +29,11 @@ import {
   type JobState,
   type Keeping,
   TROUBLE_WORDS,
+  type FluidAtStep,
 } from '@brisk/core/ledger';
 import type { Operation, WorkPhase } from '@brisk/core/teardown';
 import { HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS, duration, several } from '@brisk/core/words';
+import { EntryField } from '../ui/entry-field';
 import { Desk } from '../session/desk';
 import { Person } from '../session/person';
 import { HouseWords } from './house-words';
@@ -53,10 +59,15 @@ import { turnsBetweenTouches } from './turns';
   selector: 'bl-step-in-hand',
   imports: [
     BayFromAbove,
+    EntryField,
     HoldPoint,
     HouseWords,
     KeepingChoice,
     MatButton,
+    MatCheckbox,
+    MatExpansionModule,
+    MatIcon,
+    MatListModule,
     PhotoKey,
     PhotoStrip,
     SoakingList,
@@ -253,8 +264,10 @@ export class StepInHand {
     await this.joints.countIn(connection);
   }
 
-  protected typeLitres(event: Event): void {
-    if (event.target instanceof HTMLInputElement) this.litres.set(event.target.value);
+  protected litresHint({ circuit, direction, ranOut }: FluidAtStep): string {
+    return direction === 'out'
+      ? `usually ${circuit.drainsL} l`
+      : `it holds ${circuit.capacityL} l${ranOut === undefined ? '' : `, ${ranOut} ran out`}`;
   }
 
   protected done(): void {

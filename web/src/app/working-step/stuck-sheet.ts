@@ -8,6 +8,7 @@ import {
   MatDialogRef,
   MatDialogTitle,
 } from '@angular/material/dialog';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { LONGEST } from '@brisk/contracts/fields';
 import {
   MEANS,
@@ -19,13 +20,28 @@ import {
   MEANS_WORDS,
 } from '@brisk/core/ledger';
 import { v4 as uuid } from 'uuid';
+import { TickList } from '../ui/tick-list';
+import { EntryField } from '../ui/entry-field';
+import { ChoiceKeys } from '../ui/choice-keys';
+import { choicesOf } from '../ui/choice';
 import { Stepper } from '../ui/stepper';
 import { SOAKS, usuallyWanted, type StuckAsked, type StuckTold, type Wanted } from './stuck-path';
 
 /** A step that fights back, told in touches: what, tried, soaking, time, what to order. */
 @Component({
   selector: 'bl-stuck-sheet',
-  imports: [MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle, Stepper],
+  imports: [
+    ChoiceKeys,
+    EntryField,
+    MatButton,
+    MatCheckbox,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+    Stepper,
+    TickList,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './stuck-sheet.html',
   styleUrl: './stuck-sheet.scss',
@@ -33,11 +49,10 @@ import { SOAKS, usuallyWanted, type StuckAsked, type StuckTold, type Wanted } fr
 export class StuckSheet {
   protected readonly asked = inject<StuckAsked>(MAT_DIALOG_DATA);
   private readonly dialog = inject<MatDialogRef<StuckSheet, StuckTold>>(MatDialogRef);
-  protected readonly troubles = TROUBLES;
+  protected readonly troubleChoices = choicesOf(TROUBLE_WORDS, TROUBLES);
+  protected readonly meansChoices = choicesOf(MEANS_WORDS, MEANS);
   protected readonly troubleWords = TROUBLE_WORDS;
-  protected readonly everyMeans = MEANS;
-  protected readonly meansWords = MEANS_WORDS;
-  protected readonly soaks = SOAKS;
+  protected readonly soakChoices = SOAKS.map(({ minutes: value, words }) => ({ value, words }));
   protected readonly longest = LONGEST.text;
 
   protected readonly before = computed(() => this.asked.state.struggles.get(this.asked.operation.id) ?? []);
@@ -64,17 +79,8 @@ export class StuckSheet {
     return '';
   });
 
-  protected toggle(means: Means): void {
-    this.tried.update((before) => without(before, means));
-  }
-
   protected want({ name }: Wanted): void {
     this.wanted.update((before) => without(before, name));
-  }
-
-  protected typed(event: Event): string {
-    const field = event.target;
-    return field instanceof HTMLInputElement || field instanceof HTMLTextAreaElement ? field.value : '';
   }
 
   protected send(): void {

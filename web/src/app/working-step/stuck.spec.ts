@@ -5,6 +5,7 @@ import { testJob, theirEntry } from '../../testing/fake-server';
 import { pressable, wordsOf } from '../../testing/open-job';
 import { StuckSheet } from './stuck-sheet';
 import { usuallyWanted, type StuckTold } from './stuck-path';
+import { stillAndPlain } from '../../testing/still-and-plain';
 
 const operationOf = (id: string, entries: readonly LedgerEntry[] = []) => {
   const state = foldLedger(testJob.plan, entries);
@@ -19,6 +20,7 @@ async function openSheet(entries: readonly LedgerEntry[] = []) {
   TestBed.configureTestingModule({
     imports: [StuckSheet],
     providers: [
+      stillAndPlain,
       { provide: MAT_DIALOG_DATA, useValue: { ...operationOf('open:downpipe-turbo', entries), minutes: 12.4 } },
       { provide: MatDialogRef, useValue: { close: (with_: StuckTold | undefined) => told.push(with_) } },
     ],

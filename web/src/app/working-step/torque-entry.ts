@@ -11,8 +11,6 @@ import {
 } from '@angular/core';
 import { FormControl, FormGroup, FormGroupDirective, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatInput } from '@angular/material/input';
 import { number } from 'yup';
 import { oneOf, text } from '@brisk/contracts/fields';
 import type { Connection } from '@brisk/core/connection-map';
@@ -21,14 +19,17 @@ import { operationId } from '@brisk/core/teardown';
 import { judgeTorque, FIRST_WRENCHES, torqueWindow, wrenchFor } from '@brisk/core/torque';
 import { torqueFromNm, TORQUE_UNITS, type TorqueUnit } from '@brisk/core/units';
 import { Ask } from '../ui/ask';
-import { wrongWith, yupRule } from '../ui/yup-rule';
+import type { Choice } from '../ui/choice';
+import { EntryField } from '../ui/entry-field';
+import { PickOne } from '../ui/pick-one';
+import { yupRule } from '../ui/yup-rule';
 import { VERDICT_WORDS } from '../words/trade-words';
 import { Recorder } from '../session/recorder';
 
 /** Final torque of one connection: the target large, the wrench, the value read, and what to make of it. */
 @Component({
   selector: 'bl-torque-entry',
-  imports: [MatButton, MatFormFieldModule, MatInput, ReactiveFormsModule],
+  imports: [EntryField, MatButton, PickOne, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './torque-entry.html',
   styleUrl: './torque-entry.scss',
@@ -41,10 +42,8 @@ export class TorqueEntry {
   private readonly asker = inject(Ask);
 
   private readonly sheet = viewChild.required(FormGroupDirective);
-  protected readonly units = TORQUE_UNITS;
-  protected readonly wrenches = FIRST_WRENCHES;
+  protected readonly unitChoices = TORQUE_UNITS.map((value) => ({ value, words: value }));
   protected readonly verdicts = VERDICT_WORDS;
-  protected readonly wrongWith = wrongWith;
   protected readonly unit = signal<TorqueUnit>('N·m');
 
   protected readonly form = new FormGroup({
@@ -74,6 +73,12 @@ export class TorqueEntry {
       angle: this.connection().refit.torque?.angleDeg,
     };
   });
+
+  /** The wrench that is taken where nobody says otherwise stands first. */
+  protected readonly wrenchChoices = computed((): readonly Choice<string | null>[] => [
+    { value: null, words: this.target().wrench ? `Take: ${this.target().wrench?.name}` : 'None here reaches it' },
+    ...FIRST_WRENCHES.map(({ id, name }) => ({ value: id, words: name })),
+  ]);
 
   protected readonly last = computed(() => this.state().torques.get(this.connection().id)?.at(-1));
 

@@ -1,10 +1,10 @@
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
-import { PATTERN_SHAPES } from '@brisk/core/fasteners';
 import { jobCode, type LabelCode } from '@brisk/core/labels';
-import { isDone, type LedgerEntry } from '@brisk/core/ledger';
+import { isDone, KEEPING_WORDS, type LedgerEntry } from '@brisk/core/ledger';
 import { testJob, theirEntry } from '../../../testing/fake-server';
-import { openView, pressable, type, workedUntil } from '../../../testing/open-job';
+import { choose, openView, pressable, type, workedUntil } from '../../../testing/open-job';
+import { SHAPE_WORDS } from '../../words/trade-words';
 import { Scanner } from '../../labels/scanner';
 import { Bags } from './bags';
 import { SetCard } from './set-card';
@@ -50,10 +50,7 @@ describe('the wall of bags', () => {
     const view = await openView(Bags, entries);
     expect(view.text()).toContain('Grounds');
     expect(view.text()).toContain('12 The exhaust heat shield');
-    const keeping = view.element.querySelector<HTMLSelectElement>('[name=keeping]');
-    if (!keeping) throw new Error('No choice');
-    keeping.selectedIndex = 2;
-    keeping.dispatchEvent(new Event('change'));
+    await choose(view.fixture, 'This job keeps them', KEEPING_WORDS.row);
     await view.settle();
     expect(last(view)).toMatchObject({ kind: 'keeping-chosen', keeping: 'row' });
   });
@@ -63,7 +60,7 @@ describe('the wall of bags', () => {
     await view.press('Labels');
     const link = () => pressable(view.element, 'Print the labels').getAttribute('href');
     expect(link()).toContain('/labels.pdf?of=bag&stock=a4-24');
-    type(view.element, 'label-of', 'roll');
+    await choose(view.fixture, 'Print', 'a roll of numbers beforehand');
     await view.settle();
     expect(link()).toContain('/api/labels/roll.pdf?of=tag&stock=a4-24&from=1&count=50');
   });
@@ -163,10 +160,7 @@ describe('one set', () => {
 
   it('has a card of another shape and size, with what is odd about a hole', async () => {
     const view = await setCard();
-    const shape = view.element.querySelector<HTMLSelectElement>('[name=card-shape]');
-    if (!shape) throw new Error('No shape');
-    shape.selectedIndex = PATTERN_SHAPES.indexOf('rectangle');
-    shape.dispatchEvent(new Event('change'));
+    await choose(view.fixture, 'Shape', SHAPE_WORDS.rectangle);
     await view.settle();
     type(view.element, 'card-width', '140');
     await view.settle();

@@ -2,6 +2,9 @@ import { sentence, several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { MatBadge } from '@angular/material/badge';
+import { MatIcon } from '@angular/material/icon';
 import { answersAll, wordsAsked } from '@brisk/core/find';
 import { jobCode } from '@brisk/core/labels';
 import {
@@ -16,6 +19,9 @@ import {
   type SetStanding,
   KEEPING_WORDS,
 } from '@brisk/core/ledger';
+import { PickOne } from '../../ui/pick-one';
+import { EntryField } from '../../ui/entry-field';
+import { choicesOf } from '../../ui/choice';
 import { Desk } from '../../session/desk';
 import { writeSheet } from '../../ui/csv';
 import { saveFile } from '../../ui/save-file';
@@ -44,7 +50,17 @@ const FILTERS: readonly { readonly id: Filter; readonly words: string; readonly 
 /** The wall of bags: what came out of where, how many, where it is kept, and what does not come out even. */
 @Component({
   selector: 'bl-bags',
-  imports: [LabelPanel, MatButton, RouterLink],
+  imports: [
+    EntryField,
+    LabelPanel,
+    MatBadge,
+    MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    MatIcon,
+    PickOne,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bags.html',
   styleUrl: './bags.scss',
@@ -56,7 +72,7 @@ export class Bags {
   private readonly router = inject(Router);
   protected readonly filters = FILTERS;
   protected readonly standings = STANDINGS;
-  protected readonly keepings = KEEPINGS;
+  protected readonly keepings = choicesOf(KEEPING_WORDS, KEEPINGS);
   protected readonly keepingWords = KEEPING_WORDS;
   protected readonly zones = ZONE_WORDS;
   protected readonly several = several;
@@ -113,10 +129,6 @@ export class Bags {
       { key: 'q', words: 'Scan a label', act: () => void this.scan() },
       { key: 'm', words: 'Mystery bolt', act: () => void this.go('mystery') },
     );
-  }
-
-  protected typed(event: Event): void {
-    if (event.target instanceof HTMLInputElement) this.query.set(event.target.value);
   }
 
   protected keep(keeping: Keeping): void {

@@ -23,6 +23,9 @@ import {
   type HolePlace,
   type PatternShape,
 } from '@brisk/core/fasteners';
+import { PickOne } from '../../ui/pick-one';
+import { EntryField } from '../../ui/entry-field';
+import { choicesOf } from '../../ui/choice';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
 import { SHAPE_WORDS } from '../../words/trade-words';
@@ -33,7 +36,7 @@ const STEP_MM = 2;
 /** The holes of a joint, drawn; each can be dragged or moved by key to where it is, and told what is odd about it. */
 @Component({
   selector: 'bl-bolt-card',
-  imports: [MatButton],
+  imports: [EntryField, MatButton, PickOne],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bolt-card.html',
   styleUrl: './bolt-card.scss',
@@ -44,8 +47,8 @@ export class BoltCard {
   private readonly desk = inject(Desk);
   private readonly recorder = inject(Recorder);
   private readonly drawing = viewChild.required<ElementRef<SVGSVGElement>>('drawing');
-  protected readonly shapes = PATTERN_SHAPES;
-  protected readonly shapeWords = SHAPE_WORDS;
+  protected readonly shapes = choicesOf(SHAPE_WORDS, PATTERN_SHAPES);
+  protected readonly setChoices = computed(() => this.sets().map(({ what }, value) => ({ value, words: what })));
 
   /** The card in the ledger; other entries that come in do not disturb what somebody is drawing. */
   private readonly kept = computed(() => this.desk.state()?.patterns.get(this.connection().id), {
@@ -108,15 +111,6 @@ export class BoltCard {
     this.pattern.set(positionsOf(shape, this.sets(), widthMm, heightMm));
   }
 
-  protected numberIn(event: Event): number {
-    return event.target instanceof HTMLInputElement ? event.target.valueAsNumber : NaN;
-  }
-
-  protected shapeIn(event: Event): PatternShape {
-    const index = event.target instanceof HTMLSelectElement ? event.target.selectedIndex : 0;
-    return PATTERN_SHAPES[index] ?? 'free';
-  }
-
   protected drag(event: PointerEvent, index: number): void {
     if (event.target instanceof Element) event.target.setPointerCapture(event.pointerId);
     this.picked.set(index);
@@ -158,9 +152,8 @@ export class BoltCard {
     }));
   }
 
-  protected noteIn(event: Event, index: number): void {
-    if (!(event.target instanceof HTMLInputElement)) return;
-    const words = event.target.value.trim().slice(0, 120);
+  protected noteIn(typed: string, index: number): void {
+    const words = typed.trim().slice(0, 120);
     const { note: _before, ...hole } = this.pattern().holes[index] ?? { xMm: 0, yMm: 0, set: 0 };
     const fresh: HolePlace = words === '' ? hole : { ...hole, note: words };
     this.touched.set(true);
@@ -168,10 +161,6 @@ export class BoltCard {
       ...before,
       holes: before.holes.map((one, at) => (at === index ? fresh : one)),
     }));
-  }
-
-  protected setIn(event: Event, index: number): void {
-    if (event.target instanceof HTMLSelectElement) this.change(index, { set: event.target.selectedIndex });
   }
 
   protected keep(): void {

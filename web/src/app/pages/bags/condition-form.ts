@@ -3,6 +3,10 @@ import { MatButton } from '@angular/material/button';
 import type { FastenerSet } from '@brisk/core/connection-map';
 import { readFastener, substitutionRisks } from '@brisk/core/fasteners';
 import { CONDITIONS_OF_FASTENER, type FastenerCondition, type Judgement, CONDITION_WORDS } from '@brisk/core/ledger';
+import { PickOne } from '../../ui/pick-one';
+import { EntryField } from '../../ui/entry-field';
+import { ChoiceKeys } from '../../ui/choice-keys';
+import { choicesOf } from '../../ui/choice';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
 import { Stepper } from '../../ui/stepper';
@@ -10,7 +14,7 @@ import { Stepper } from '../../ui/stepper';
 /** What the fasteners of a joint are like, and what stands in for those that are no good, with what may go wrong. */
 @Component({
   selector: 'bl-condition-form',
-  imports: [MatButton, Stepper],
+  imports: [ChoiceKeys, EntryField, MatButton, PickOne, Stepper],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './condition-form.html',
   styleUrl: './condition-form.scss',
@@ -20,7 +24,11 @@ export class ConditionForm {
   readonly sets = input.required<readonly FastenerSet[]>();
   private readonly desk = inject(Desk);
   private readonly recorder = inject(Recorder);
-  protected readonly conditions = CONDITIONS_OF_FASTENER.filter((one) => one !== 'good');
+  protected readonly conditions = choicesOf(
+    CONDITION_WORDS,
+    CONDITIONS_OF_FASTENER.filter((one) => one !== 'good'),
+  );
+  protected readonly setChoices = computed(() => this.sets().map(({ what }, value) => ({ value, words: what })));
   protected readonly words = CONDITION_WORDS;
 
   protected readonly open = signal(false);
@@ -42,13 +50,9 @@ export class ConditionForm {
     return this.risksOf(set, replacedBy);
   }
 
-  protected pickSet(event: Event): void {
-    if (event.target instanceof HTMLSelectElement) this.set.set(event.target.selectedIndex);
+  protected pickSet(set: number): void {
+    this.set.set(set);
     this.count.update((count) => Math.min(count, this.most()));
-  }
-
-  protected typed(event: Event): void {
-    if (event.target instanceof HTMLInputElement) this.replacedBy.set(event.target.value);
   }
 
   protected begin(judgement?: Judgement): void {

@@ -1,59 +1,49 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { PickOne } from '../../ui/pick-one';
+import { EntryField } from '../../ui/entry-field';
 import { Desk } from '../../session/desk';
 
 const STOCKS = [
-  { id: 'a4-24', words: 'A4, 24 a sheet (70 × 37 mm)' },
-  { id: 'a4-14', words: 'A4, 14 a sheet (99 × 38 mm)' },
-  { id: 'a4-40', words: 'A4, 40 a sheet (52 × 30 mm)' },
-  { id: 'roll', words: 'Roll, 62 × 29 mm' },
+  { value: 'a4-24', words: 'A4, 24 a sheet (70 × 37 mm)' },
+  { value: 'a4-14', words: 'A4, 14 a sheet (99 × 38 mm)' },
+  { value: 'a4-40', words: 'A4, 40 a sheet (52 × 30 mm)' },
+  { value: 'roll', words: 'Roll, 62 × 29 mm' },
+] as const;
+
+const KINDS = [
+  { value: 'bag', words: 'bags of this job' },
+  { value: 'tag', words: 'tags of this job, two each' },
+  { value: 'roll', words: 'a roll of numbers beforehand' },
 ] as const;
 
 /** What is printed onto what: this job’s tags or bags, or numbers for a roll beforehand. */
 @Component({
   selector: 'bl-label-panel',
-  imports: [MatButton],
+  imports: [EntryField, MatButton, PickOne],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="row">
-      <label
-        >Print
-        <select class="plain-field" name="label-of" (change)="of.set(pick($event))">
-          <option value="bag">bags of this job</option>
-          <option value="tag">tags of this job, two each</option>
-          <option value="roll">a roll of numbers beforehand</option>
-        </select></label
-      >
-      <label
-        >on
-        <select class="plain-field" name="label-stock" (change)="stock.set(pick($event))">
-          @for (one of stocks; track one.id) {
-            <option [value]="one.id">{{ one.words }}</option>
-          }
-        </select></label
-      >
+    <div class="fields">
+      <bl-pick label="Print" field="label-of" [choices]="kinds" [value]="of()" (picked)="of.set($event)" />
+      <bl-pick label="on" field="label-stock" [choices]="stocks" [value]="stock()" (picked)="stock.set($event)" />
       @if (of() === 'roll') {
-        <label
-          >from
-          <input
-            class="plain-field"
-            name="label-from"
-            type="number"
-            min="1"
-            [value]="from()"
-            (input)="from.set(pick($event))"
-        /></label>
-        <label
-          >how many
-          <input
-            class="plain-field"
-            name="label-count"
-            type="number"
-            min="1"
-            max="500"
-            [value]="many()"
-            (input)="many.set(pick($event))"
-        /></label>
+        <bl-entry
+          type="number"
+          label="from"
+          field="label-from"
+          [least]="1"
+          [value]="from()"
+          (typed)="from.set($event)"
+        />
+        <bl-entry
+          type="number"
+          label="how many"
+          field="label-count"
+          [least]="1"
+          [most]="500"
+          [value]="many()"
+          (typed)="many.set($event)"
+        />
       }
       <a matButton="filled" [href]="address()" target="_blank" rel="noopener">Print the labels</a>
     </div>
@@ -72,14 +62,6 @@ const STOCKS = [
       background: var(--sheet);
       padding: 0.75rem 0.9rem;
     }
-    label {
-      display: inline-flex;
-      align-items: center;
-      gap: 0.5rem;
-    }
-    input {
-      width: 6rem;
-    }
     p {
       padding-top: 0.5rem;
     }
@@ -88,8 +70,9 @@ const STOCKS = [
 export class LabelPanel {
   private readonly desk = inject(Desk);
   protected readonly stocks = STOCKS;
-  protected readonly of = signal('bag');
-  protected readonly stock = signal('a4-24');
+  protected readonly kinds = KINDS;
+  protected readonly of = signal<(typeof KINDS)[number]['value']>('bag');
+  protected readonly stock = signal<(typeof STOCKS)[number]['value']>('a4-24');
   protected readonly from = signal('1');
   protected readonly many = signal('50');
   protected readonly origin = location.origin;
@@ -102,9 +85,4 @@ export class LabelPanel {
       return `/api/labels/roll.pdf?of=tag&${stock}&from=${encodeURIComponent(this.from())}&count=${encodeURIComponent(this.many())}`;
     return `/api/jobs/${this.desk.job()?.id}/labels.pdf?of=${of}&${stock}`;
   });
-
-  protected pick(event: Event): string {
-    const field = event.target;
-    return field instanceof HTMLSelectElement || field instanceof HTMLInputElement ? field.value : '';
-  }
 }

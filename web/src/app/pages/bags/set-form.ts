@@ -2,10 +2,12 @@ import equal from 'fast-deep-equal';
 import { check } from '@brisk/contracts/check';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { LONGEST } from '@brisk/contracts/fields';
 import { fastenerSet } from '@brisk/contracts/map';
 import type { FastenerSet } from '@brisk/core/connection-map';
 import { lookalikesOf, readFastener, readWashers, specWords } from '@brisk/core/fasteners';
+import { EntryField } from '../../ui/entry-field';
 import { Recorder } from '../../session/recorder';
 
 interface Draft {
@@ -19,7 +21,7 @@ interface Draft {
 /** What really holds a joint, as somebody reads and measures it; how it is understood stands beside it. */
 @Component({
   selector: 'bl-set-form',
-  imports: [MatButton],
+  imports: [EntryField, MatButton, MatCheckbox],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-form.html',
   styleUrl: './set-form.scss',
@@ -70,10 +72,6 @@ export class SetForm {
 
   protected remove(index: number): void {
     this.drafts.update((before) => before.filter((_draft, at) => at !== index));
-  }
-
-  protected typed(event: Event): string {
-    return event.target instanceof HTMLInputElement ? event.target.value : '';
   }
 
   protected save(event: Event): void {

@@ -2,14 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from 
 import { FormControl, FormGroup, FormGroupDirective, ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatInput } from '@angular/material/input';
+import { MatIcon } from '@angular/material/icon';
 import { count, name, text } from '@brisk/contracts/fields';
 import { fastenersToBuy, unsettled, type FastenersToBuy, CONDITION_WORDS } from '@brisk/core/ledger';
 import { format } from 'date-fns';
 import { v4 as uuid } from 'uuid';
+import { EntryField } from '../../ui/entry-field';
 import { Desk } from '../../session/desk';
-import { wrongWith, yupRule } from '../../ui/yup-rule';
+import { yupRule } from '../../ui/yup-rule';
 import { StepActions } from '../../working-step/step-actions';
 import { Recorder } from '../../session/recorder';
 
@@ -22,7 +22,7 @@ const WHY_WORDS: Readonly<Record<FastenersToBuy['why'], string>> = {
 /** While it is out: what to order and why, what has arrived, and what was seen. */
 @Component({
   selector: 'bl-bench',
-  imports: [MatButton, MatFormFieldModule, MatInput, ReactiveFormsModule, RouterLink],
+  imports: [EntryField, MatButton, MatIcon, ReactiveFormsModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bench.html',
   styleUrl: './bench.scss',
@@ -32,7 +32,6 @@ export class Bench {
   protected readonly actions = inject(StepActions);
   private readonly recorder = inject(Recorder);
   private readonly sheet = viewChild.required(FormGroupDirective);
-  protected readonly wrongWith = wrongWith;
 
   protected readonly form = new FormGroup({
     name: new FormControl<string>('', yupRule(name().label('Part'))),

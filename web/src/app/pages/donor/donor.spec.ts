@@ -1,7 +1,7 @@
 import type { Type } from '@angular/core';
 import type { Job } from '@brisk/contracts/job';
 import { testJob } from '../../../testing/fake-server';
-import { openView } from '../../../testing/open-job';
+import { choose, openView, write } from '../../../testing/open-job';
 import { Ask } from '../../ui/ask';
 import { DonorView } from './donor';
 import { Joints } from './joints';
@@ -49,7 +49,7 @@ describe('the donor', () => {
   it('is judged as it is looked at, with reasons and what to look at next', async () => {
     const view = await open(DonorView);
     expect(view.text()).toContain('Leave it');
-    (view.element.querySelector('input[value=even]') as HTMLInputElement).dispatchEvent(new Event('change'));
+    (view.element.querySelector('input[value=even]') as HTMLInputElement).click();
     await view.settle();
     expect(view.server.plannings[0]?.swap?.found).toEqual({ turns: 'even' });
     expect(view.text()).toContain('It turns evenly by hand.');
@@ -59,7 +59,7 @@ describe('the donor', () => {
   it('keeps every look, however quickly they are taken one after the other', async () => {
     const view = await open(DonorView);
     for (const finding of ['even', 'clean', 'ran', 'whole'])
-      (view.element.querySelector(`input[value=${finding}]`) as HTMLInputElement).dispatchEvent(new Event('change'));
+      (view.element.querySelector(`input[value=${finding}]`) as HTMLInputElement).click();
     await view.settle();
     await view.settle();
     expect(Object.keys(view.server.opened.swap?.found ?? {})).toHaveLength(4);
@@ -68,13 +68,11 @@ describe('the donor', () => {
   it('is weighed the shop’s own way, and a weight that is none is refused', async () => {
     const view = await open(DonorView);
     await view.press('Weigh it our way');
-    const field = view.element.querySelector('.weigh input') as HTMLInputElement;
-    field.value = '-50';
-    field.dispatchEvent(new Event('change'));
+    const weight = view.element.querySelector('input[type=number]') as HTMLInputElement;
+    write(weight, '-50');
     await view.settle();
     expect(view.server.sheet.document.inspections[0]?.findings[0]?.weight).toBe(-50);
-    field.value = '1.5';
-    field.dispatchEvent(new Event('change'));
+    write(weight, '1.5');
     await view.settle();
     expect(view.text()).toContain('A weight is a whole number');
   });
@@ -83,6 +81,7 @@ describe('the donor', () => {
     const view = await open(DonorView);
     view.server.reachable = false;
     (view.element.querySelector('input[value=even]') as HTMLInputElement).click();
+    await view.settle();
     await view.settle();
     expect(view.text()).toContain('It was not kept.');
     expect((view.element.querySelector('input[value=even]') as HTMLInputElement).checked).toBe(false);
@@ -94,12 +93,7 @@ describe('the joints', () => {
     const view = await open(Joints);
     expect(view.text()).toContain('Gear linkage');
     const before = view.server.plannings.length;
-    const select = [...view.element.querySelectorAll('.joint')]
-      .find((row) => row.textContent?.includes('selector rod'))
-      ?.querySelector('select');
-    if (!select) throw new Error('The selector rod is a joint.');
-    select.value = 'buy';
-    select.dispatchEvent(new Event('change'));
+    await choose(view.fixture, /^What is done: the selector rod/, 'Buy');
     await view.settle();
     const planning = view.server.plannings[before];
     expect(planning?.swap?.decisions['selector-rod']).toEqual({ decision: 'buy' });
@@ -141,8 +135,7 @@ describe('the pull list', () => {
     const left = () => Number(view.element.querySelector('.big')?.textContent);
     const before = left();
     const box = view.element.querySelector('input[type=checkbox]') as HTMLInputElement;
-    box.checked = true;
-    box.dispatchEvent(new Event('change'));
+    box.click();
     await view.settle();
     expect(left()).toBe(before - 1);
     expect(Object.values(view.server.plannings[0]?.swap?.pulled ?? {})).toEqual([{ got: true }]);

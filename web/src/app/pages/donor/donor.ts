@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { MatExpansionModule } from '@angular/material/expansion';
 import { name, optionalText } from '@brisk/contracts/fields';
 import type { Kept } from '@brisk/contracts/shop';
 import { INSPECTION_SHEET, verdictOf, type Bet, type InspectionSheet } from '@brisk/core/donor';
@@ -8,6 +9,10 @@ import { OPTIONS, TEMPLATES, templateOf, usualMap, type OptionId } from '@brisk/
 import { choiceOf } from '@brisk/core/survey';
 import { firstValueFrom } from 'rxjs';
 import { string } from 'yup';
+import { PickOne } from '../../ui/pick-one';
+import { EntryField } from '../../ui/entry-field';
+import type { Choice } from '../../ui/choice';
+import { ChoiceKeys } from '../../ui/choice-keys';
 import { Desk } from '../../session/desk';
 import { Ask } from '../../ui/ask';
 import { Api } from '../../api/api';
@@ -25,7 +30,7 @@ const BET_WORDS: Readonly<Record<Bet, string>> = {
 /** The donor looked over: what was found, what it comes to, and what to look at next. */
 @Component({
   selector: 'bl-donor',
-  imports: [MatButton, RouterLink],
+  imports: [ChoiceKeys, EntryField, MatButton, MatExpansionModule, PickOne, RouterLink],
   providers: [SwapDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './donor.html',
@@ -41,6 +46,8 @@ export class DonorView {
   protected readonly sheet = signal<Kept<InspectionSheet>>({ revision: 0, updatedAt: '', document: INSPECTION_SHEET });
   protected readonly weighing = signal(false);
   protected readonly trouble = signal('');
+  /** What was touched and is not kept yet, by inspection. */
+  protected readonly shownFinding = signal<Readonly<Record<string, string>>>({});
 
   protected readonly swap = this.swapDesk.swap;
   protected readonly verdict = computed(() => verdictOf(this.sheet().document, this.swap()?.found ?? {}));
@@ -53,10 +60,11 @@ export class DonorView {
       words: choiceOf(option as OptionId, choice).words,
       option,
       same: own?.choices[option] === choice,
-      choices: templateOf(swap.donor.layout).options.find((one) => one.option === option)?.choices ?? [choice],
+      choices: (templateOf(swap.donor.layout).options.find((one) => one.option === option)?.choices ?? [choice]).map(
+        (value) => ({ value, words: choiceOf(option as OptionId, value).words }),
+      ),
     }));
   });
-  protected readonly choiceWords = (option: string, choice: string) => choiceOf(option as OptionId, choice).words;
   protected readonly layoutName = computed(
     () => templateOf(this.swap()?.donor.layout ?? TEMPLATES[0]?.layout ?? '').name,
   );
@@ -116,9 +124,8 @@ export class DonorView {
     });
   }
 
-  protected async choose(option: string, event: Event): Promise<void> {
+  protected async choose(option: string, choice: string): Promise<void> {
     const swap = this.swap();
-    const choice = event.target instanceof HTMLSelectElement ? event.target.value : '';
     if (!swap) return;
     try {
       await this.swapDesk.setDonor({ ...swap.donor, choices: { ...swap.donor.choices, [option]: choice } });
@@ -128,15 +135,19 @@ export class DonorView {
     }
   }
 
-  /** Keeps what was found; where that fails, the sheet shows again what is kept. */
-  protected async look(inspection: string, finding: string, event: Event): Promise<void> {
-    await this.swapDesk.find(inspection, finding);
-    const kept = this.swap()?.found[inspection];
-    if (event.target instanceof HTMLInputElement) event.target.checked = kept === finding;
+  protected findings({ findings }: InspectionSheet['inspections'][number]): readonly Choice<string>[] {
+    return findings.map(({ id, words }) => ({ value: id, words }));
   }
 
-  protected async weigh(inspection: string, finding: string, event: Event): Promise<void> {
-    const weight = event.target instanceof HTMLInputElement ? Number(event.target.value) : NaN;
+  /** Keeps what was found; where that fails, the sheet shows again what is kept. */
+  protected async look(inspection: string, finding: string): Promise<void> {
+    this.shownFinding.update((before) => ({ ...before, [inspection]: finding }));
+    await this.swapDesk.find(inspection, finding);
+    this.shownFinding.update(({ [inspection]: _kept, ...rest }) => rest);
+  }
+
+  protected async weigh(inspection: string, finding: string, typed: string): Promise<void> {
+    const weight = typed.trim() === '' ? NaN : Number(typed);
     if (!Number.isInteger(weight) || weight < -200 || weight > 200) {
       this.trouble.set('A weight is a whole number from −200 to 200.');
       return;

@@ -15,6 +15,8 @@ import {
 } from '@brisk/core/swap';
 import { duration, sentence } from '@brisk/core/words';
 import { number } from 'yup';
+import type { Choice } from '../../ui/choice';
+import { PickOne } from '../../ui/pick-one';
 import { Desk } from '../../session/desk';
 import { Ask } from '../../ui/ask';
 import { money } from './money';
@@ -47,7 +49,7 @@ const GROUP_WORDS: Readonly<Record<InterfaceGroup, string>> = {
 /** Where the new powerpack meets the machine: joint by joint, host against donor, and what is done about it. */
 @Component({
   selector: 'bl-joints',
-  imports: [MatButton, RouterLink],
+  imports: [MatButton, PickOne, RouterLink],
   providers: [SwapDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './joints.html',
@@ -57,8 +59,8 @@ export class Joints {
   private readonly ask = inject(Ask);
   private readonly desk = inject(Desk);
   protected readonly swapDesk = inject(SwapDesk);
-  protected readonly decisions = DECISIONS;
-  protected readonly words = DECISION_WORDS;
+  /** What was picked and is not kept yet, by joint. */
+  protected readonly shown = signal<Readonly<Record<string, Decision>>>({});
   protected readonly sentence = sentence;
   protected readonly duration = duration;
   protected readonly money = money;
@@ -98,12 +100,25 @@ export class Joints {
     return effect.workable ? { ...effect, ...sumOf(Object.values(made)) } : undefined;
   });
 
-  protected async decide(joint: SwapInterface, event: Event): Promise<void> {
-    const decision = event.target instanceof HTMLSelectElement ? (event.target.value as Decision) : joint.proposal;
+  /** What can be done at a joint, the proposal marked. */
+  protected decisions({
+    joint,
+    own,
+  }: {
+    readonly joint: SwapInterface;
+    readonly own: boolean;
+  }): readonly Choice<Decision>[] {
+    return DECISIONS.map((value) => ({
+      value,
+      words: `${DECISION_WORDS[value]}${value === joint.proposal && !own ? ' (proposed)' : ''}`,
+    }));
+  }
+
+  protected async decide(joint: SwapInterface, decision: Decision): Promise<void> {
+    this.shown.update((before) => ({ ...before, [joint.id]: decision }));
     const before = this.swapDesk.swap()?.decisions[joint.id];
     await this.swapDesk.decide(joint.id, { ...before, decision });
-    const kept = decisionAt(joint, this.swapDesk.swap()?.decisions ?? {}).decision;
-    if (event.target instanceof HTMLSelectElement) event.target.value = kept;
+    this.shown.update(({ [joint.id]: _kept, ...rest }) => rest);
   }
 
   protected async note(joint: SwapInterface): Promise<void> {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { MatCheckbox, type MatCheckboxChange } from '@angular/material/checkbox';
 import { optionalText } from '@brisk/contracts/fields';
 import { FITS, pullListOf, sumOf, type Fit, type PullItem } from '@brisk/core/swap';
 import { STATION_WORDS, sentence, several } from '@brisk/core/words';
@@ -21,7 +22,7 @@ const FIT_WORDS: Readonly<Record<Fit, string>> = {
 /** What to bring from the yard, by where one stands there; to be ticked on a phone or printed. */
 @Component({
   selector: 'bl-pull-list',
-  imports: [MatButton, RouterLink],
+  imports: [MatButton, MatCheckbox, RouterLink],
   providers: [SwapDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './pull-list.html',
@@ -60,11 +61,10 @@ export class PullList {
   );
   protected readonly sum = computed(() => sumOf(Object.values(this.swapDesk.swap()?.pulled ?? {})));
 
-  protected async tick(item: PullItem, event: Event): Promise<void> {
-    const got = event.target instanceof HTMLInputElement && event.target.checked;
+  /** Keeps what was ticked; where that fails, the box shows again what is kept. */
+  protected async tick(item: PullItem, { checked: got, source: box }: MatCheckboxChange): Promise<void> {
     await this.swapDesk.pull(item.id, { ...this.swapDesk.swap()?.pulled[item.id], got });
-    const kept = this.swapDesk.swap()?.pulled[item.id]?.got ?? false;
-    if (event.target instanceof HTMLInputElement) event.target.checked = kept;
+    box.checked = this.swapDesk.swap()?.pulled[item.id]?.got ?? false;
   }
 
   protected async note(item: PullItem): Promise<void> {

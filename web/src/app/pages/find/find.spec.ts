@@ -9,10 +9,12 @@ import { Api } from '../../api/api';
 import { provideHttpClient } from '@angular/common/http';
 import { withComponentInputBinding } from '@angular/router';
 import { Find } from './find';
+import { stillAndPlain } from '../../../testing/still-and-plain';
 
 async function at(address: string, server: FakeServer) {
   TestBed.configureTestingModule({
     providers: [
+      stillAndPlain,
       { provide: Api, useValue: server },
       provideHttpClient(),
       provideRouter(

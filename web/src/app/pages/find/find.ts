@@ -2,9 +2,11 @@ import { sentence } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
+import { MatProgressBar } from '@angular/material/progress-bar';
 import type { JobHits } from '@brisk/contracts/house';
 import type { Hit } from '@brisk/core/find';
 import { catchError, debounceTime, distinctUntilChanged, map, of, switchMap, tap } from 'rxjs';
+import { EntryField } from '../../ui/entry-field';
 import { Api } from '../../api/api';
 import { problemWords } from '../../api/problem-words';
 
@@ -14,7 +16,7 @@ const KIND: Readonly<Record<Hit['is'], string>> = { joint: 'Joint', note: 'Note'
 /** Where is the starter bolt? Asked over every job of the shop. */
 @Component({
   selector: 'bl-find',
-  imports: [RouterLink],
+  imports: [EntryField, MatProgressBar, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './find.html',
   styleUrl: './find.scss',
@@ -50,8 +52,7 @@ export class Find {
     ),
   );
 
-  protected typed(event: Event): void {
-    const q = event.target instanceof HTMLInputElement ? event.target.value : '';
+  protected look(q: string): void {
     void this.router.navigate([], { queryParams: { q: q || null }, replaceUrl: true });
   }
 

@@ -3,8 +3,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild
 import { FormControl, FormGroup, FormGroupDirective, ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatInput } from '@angular/material/input';
 import { amount, name, oneOf, optionalText, text } from '@brisk/contracts/fields';
 import {
   ISSUE_SORTS,
@@ -18,10 +16,12 @@ import {
 import { gateOf, nextUp, unsettled, type Issue } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { v4 as uuid } from 'uuid';
+import { PickOne } from '../../ui/pick-one';
+import { EntryField } from '../../ui/entry-field';
 import { Desk } from '../../session/desk';
+import { choicesOf } from '../../ui/choice';
 import { Ask } from '../../ui/ask';
-import { choicesFrom } from '../../ui/asking';
-import { wrongWith, yupRule } from '../../ui/yup-rule';
+import { yupRule } from '../../ui/yup-rule';
 import { HoldPoint } from '../../working-step/hold-point';
 import { Recorder } from '../../session/recorder';
 import { StepInHand } from '../../working-step/step-in-hand';
@@ -31,16 +31,7 @@ import { VoltsChart } from './volts-chart';
 /** The gate, the attempts with what the battery did, and the trouble sorted into its four kinds. */
 @Component({
   selector: 'bl-first-start',
-  imports: [
-    HoldPoint,
-    MatButton,
-    MatFormFieldModule,
-    MatInput,
-    ReactiveFormsModule,
-    RouterLink,
-    StepInHand,
-    VoltsChart,
-  ],
+  imports: [EntryField, HoldPoint, MatButton, PickOne, ReactiveFormsModule, RouterLink, StepInHand, VoltsChart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './first-start.html',
   styleUrl: './first-start.scss',
@@ -50,10 +41,9 @@ export class FirstStart {
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
   protected readonly phases: readonly WorkPhase[] = ['first-start'];
-  protected readonly results = START_RESULTS.map((value) => ({ value, words: RESULT_WORDS[value] }));
+  protected readonly results = choicesOf(RESULT_WORDS, START_RESULTS);
   protected readonly resultWords = RESULT_WORDS;
   private readonly sheet = viewChild.required(FormGroupDirective);
-  protected readonly wrongWith = wrongWith;
   /** Moves on with every attempt, so that the advice speaks of now. */
   private readonly looked = signal(new Date().toISOString());
 
@@ -131,7 +121,7 @@ export class FirstStart {
           label: 'Which sort is it?',
           as: 'choice',
           schema: oneOf(ISSUE_SORTS).label('The sort'),
-          choices: choicesFrom(SORT_WORDS),
+          choices: choicesOf(SORT_WORDS),
           initial: likelySort(leftOff.length > 0, state.attempts.at(-1)?.voltsLowest),
           hint: 'Proposed from what is left off and how far the battery sank.',
         },
@@ -157,7 +147,7 @@ export class FirstStart {
           label: 'Which sort is it?',
           as: 'choice',
           schema: oneOf(ISSUE_SORTS).label('The sort'),
-          choices: choicesFrom(SORT_WORDS),
+          choices: choicesOf(SORT_WORDS),
           initial: sort,
         },
       ],

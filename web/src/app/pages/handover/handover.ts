@@ -1,6 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { MatSortModule, type Sort } from '@angular/material/sort';
+import { MatTableModule } from '@angular/material/table';
 import { optionalText } from '@brisk/contracts/fields';
 import { hasRun, LONGEST_STRETCH_MIN, minutesByStop, openItems, unsettled, STOP_WORDS } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
@@ -17,7 +20,7 @@ import { VERDICT_WORDS } from '../../words/trade-words';
 /** What is open, what was torqued, where the time went, and the job in one file. */
 @Component({
   selector: 'bl-handover',
-  imports: [MatButton, RouterLink, StepInHand],
+  imports: [MatButton, MatExpansionModule, MatSortModule, MatTableModule, RouterLink, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './handover.html',
   styleUrl: './handover.scss',
@@ -61,6 +64,21 @@ export class Handover {
         },
       ];
     });
+  });
+
+  protected readonly columns = ['name', 'target', 'read', 'verdict'];
+  protected readonly sorted = signal<Sort>({ active: '', direction: '' });
+  protected readonly sortedTorques = computed(() => {
+    const { active, direction } = this.sorted();
+    if (direction === '') return this.torques();
+    const sign = direction === 'asc' ? 1 : -1;
+    return [...this.torques()].sort((one, other) =>
+      active === 'target'
+        ? sign * (Number(one.target) - Number(other.target))
+        : active === 'verdict'
+          ? sign * (Number(one.missed) - Number(other.missed))
+          : sign * one.name.localeCompare(other.name),
+    );
   });
 
   protected readonly times = computed(() => {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { gateOf, holding, powerpackMassKg, unsettled } from '@brisk/core/ledger';
 import { operationId, type WorkPhase } from '@brisk/core/teardown';
@@ -17,7 +18,7 @@ import { StepInHand } from '../../working-step/step-in-hand';
 /** What still holds it, the gate before the lift, and the lift in small steps. */
 @Component({
   selector: 'bl-lift',
-  imports: [BayFromAbove, HoldPoint, MatButton, RouterLink, StepInHand],
+  imports: [BayFromAbove, HoldPoint, MatButton, MatIcon, RouterLink, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lift.html',
   styleUrl: './lift.scss',

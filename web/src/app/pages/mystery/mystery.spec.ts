@@ -92,7 +92,7 @@ describe('the mystery bolt', () => {
     await view.press(/24.8 long/);
     view.desk.record({ kind: 'noted', text: 'Meanwhile' });
     await view.settle();
-    expect(view.element.querySelector('.loose .on')?.textContent).toContain('24.8 long');
+    expect(view.element.querySelector('.loose [aria-pressed=true]')?.textContent).toContain('24.8 long');
     await view.press('Measure another one');
     type(view.element, 'lengthMm', '33');
     view.desk.record({ kind: 'noted', text: 'Meanwhile again' });

@@ -2,6 +2,9 @@ import { sentence, several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { MatChipListbox, MatChipOption } from '@angular/material/chips';
+import { MatListModule } from '@angular/material/list';
+import { MatSliderModule } from '@angular/material/slider';
 import {
   DRIVES,
   FORMS,
@@ -18,6 +21,7 @@ import {
 } from '@brisk/core/fasteners';
 import { looseBolts, openHomes, setsOf, type LooseBolt } from '@brisk/core/ledger';
 import { v4 as uuid } from 'uuid';
+import { EntryField } from '../../ui/entry-field';
 import { Desk } from '../../session/desk';
 import { Ask } from '../../ui/ask';
 import { text } from '@brisk/contracts/fields';
@@ -42,7 +46,16 @@ const SHOWN = 5;
 /** The bolt nobody can place: measured or picked by eye, ranked against the open homes, alone or by the handful. */
 @Component({
   selector: 'bl-mystery',
-  imports: [DrawnBolt, MatButton, RouterLink],
+  imports: [
+    DrawnBolt,
+    EntryField,
+    MatButton,
+    MatChipListbox,
+    MatChipOption,
+    MatListModule,
+    MatSliderModule,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './mystery.html',
   styleUrl: './mystery.scss',
@@ -166,13 +179,9 @@ export class Mystery {
     });
   });
 
-  protected type(event: Event, field: Measure): void {
-    const value = event.target instanceof HTMLInputElement ? event.target.valueAsNumber : NaN;
+  protected type(typed: string, field: Measure): void {
+    const value = Number(typed);
     this.draft.update((before) => withField(before, field, value > 0 ? value : undefined));
-  }
-
-  protected typeWhere(event: Event): void {
-    if (event.target instanceof HTMLInputElement) this.where.set(event.target.value);
   }
 
   protected pickForm(form: FastenerForm): void {
@@ -246,10 +255,6 @@ export class Mystery {
       action: 'Set it aside',
     });
     if (answers) this.recorder.record('Set aside', { kind: 'bolt-set-aside', bolt, reason: String(answers['reason']) });
-  }
-
-  protected rescale(event: Event): void {
-    if (event.target instanceof HTMLInputElement) this.scale.set(event.target.valueAsNumber);
   }
 
   protected inWords({ measured, where }: LooseBolt): string {

@@ -15,9 +15,11 @@ import {
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { photosOf } from '@brisk/core/find';
 import { PHOTO_MARKS, type PhotoMark, type PhotoMarkKind } from '@brisk/core/photos';
 import { format } from 'date-fns';
+import { EntryField } from '../../ui/entry-field';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
 import type { MarkBoard } from './mark-board';
@@ -29,7 +31,7 @@ const MOST_HIGH_SHARE = 0.66;
 /** One photo, large; arrows, rings and words drawn over it; beside it the same joint on the way back. */
 @Component({
   selector: 'bl-photo-view',
-  imports: [MatButton, RouterLink],
+  imports: [EntryField, MatButton, MatButtonToggle, MatButtonToggleGroup, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './photo-view.html',
   styleUrl: './photo-view.scss',
@@ -135,10 +137,10 @@ export class PhotoView {
     this.tool.update((before) => (before === tool ? undefined : tool));
   }
 
-  protected say(event: Event): void {
+  protected say(typed: string): void {
     const at = this.picked();
-    if (at === undefined || !(event.target instanceof HTMLInputElement)) return;
-    const words = event.target.value.slice(0, 200);
+    if (at === undefined) return;
+    const words = typed.slice(0, 200);
     this.marks.update((before) =>
       before.map((mark, index) => {
         if (index !== at) return mark;
@@ -155,9 +157,9 @@ export class PhotoView {
   }
 
   /** Says what the picture shows; what it is pinned to and what is drawn on it stay. */
-  protected describe(event: Event): void {
+  protected describe(typed: string): void {
     const photo = this.shown()?.photo;
-    const words = event.target instanceof HTMLInputElement ? event.target.value.trim() : '';
+    const words = typed.trim();
     if (!photo || words === (photo.words ?? '')) return;
     const { photo: name, widthPx, heightPx, pinnedTo } = photo;
     this.recorder.record('Written on the photo', {

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import type { LedgerEntry } from '@brisk/core/ledger';
 import { problemAnswer, theirEntry } from '../../../testing/fake-server';
-import { openView, tick, type } from '../../../testing/open-job';
+import { choose, openView, tick, type } from '../../../testing/open-job';
 import type { ShelfInMemory } from '../../../testing/photo-stand-ins';
 import { PhotoBox } from '../../photos/photo-box';
 import { PhotoShelf } from '../../photos/photo-shelf';
@@ -34,16 +34,16 @@ describe('the photos of a job', () => {
     const view = await openView(Photos, entries);
     const shown = () => view.element.querySelectorAll('.sheet img').length;
     expect(shown()).toBe(3);
-    type(view.element, 'part', 'exhaust heat shield');
+    await choose(view.fixture, 'Part', 'exhaust heat shield');
     await view.settle();
     expect(shown()).toBe(2);
     type(view.element, 'photo-words', 'before');
     await view.settle();
     expect(shown()).toBe(1);
-    type(view.element, 'by', 'Tobias');
+    await choose(view.fixture, 'Who took it', 'Tobias');
     await view.settle();
     expect(shown()).toBe(1);
-    type(view.element, 'part', '');
+    await choose(view.fixture, 'Part', 'Any part');
     type(view.element, 'photo-words', 'unicorn');
     await view.settle();
     expect(view.text()).toContain('No photo answers that.');

@@ -1,9 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
 import { findPhotos, type PhotoQuery } from '@brisk/core/find';
 import { STATION_WORDS, several } from '@brisk/core/words';
 import { STATIONS, type Station } from '@brisk/core/connection-map';
 import { format } from 'date-fns';
+import { PickOne } from '../../ui/pick-one';
+import { EntryField } from '../../ui/entry-field';
+import { choicesOf, type Choice } from '../../ui/choice';
 import { Desk } from '../../session/desk';
 import { PhotoBox } from '../../photos/photo-box';
 import { PhotoKey } from '../../photos/photo-key';
@@ -14,7 +18,7 @@ const PAGE = 60;
 /** Every photo of a job, found by part, station, day, person and words. */
 @Component({
   selector: 'bl-photos',
-  imports: [PhotoKey, RouterLink],
+  imports: [EntryField, MatButton, PhotoKey, PickOne, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './photos.html',
   styleUrl: './photos.scss',
@@ -22,7 +26,6 @@ const PAGE = 60;
 export class Photos {
   protected readonly desk = inject(Desk);
   protected readonly box = inject(PhotoBox);
-  protected readonly stationWords = STATION_WORDS;
   protected readonly several = several;
   protected readonly query = signal<PhotoQuery>({});
   protected readonly most = signal(PAGE);
@@ -45,24 +48,27 @@ export class Photos {
   protected readonly choices = computed(() => {
     const all = this.all();
     return {
-      parts: distinct(all.flatMap(({ parts }) => parts)),
-      stations: STATIONS.filter((station) => all.some((one) => one.station === station)),
-      days: [...distinct(all.map(({ day }) => day))].reverse(),
-      people: distinct(all.map(({ photo }) => photo.by)),
+      parts: anyOr('Any part', distinct(all.flatMap(({ parts }) => parts))),
+      stations: [
+        { value: '', words: 'Anywhere' },
+        ...choicesOf(
+          STATION_WORDS,
+          STATIONS.filter((station) => all.some((one) => one.station === station)),
+        ),
+      ],
+      days: anyOr('Any day', [...distinct(all.map(({ day }) => day))].reverse()),
+      people: anyOr('Anybody', distinct(all.map(({ photo }) => photo.by))),
     };
   });
 
-  protected pick(field: 'part' | 'day' | 'by' | 'station', event: Event): void {
-    const value = event.target instanceof HTMLSelectElement ? event.target.value : '';
+  protected pick(field: 'part' | 'day' | 'by' | 'station', value: string): void {
     this.most.set(PAGE);
     this.query.update(({ [field]: _before, ...rest }) =>
       value === '' ? rest : { ...rest, [field]: value as Station & string },
     );
   }
 
-  protected typed(event: Event): void {
-    if (!(event.target instanceof HTMLInputElement)) return;
-    const words = event.target.value;
+  protected typed(words: string): void {
     this.query.update((before) => ({ ...before, words }));
   }
 
@@ -77,4 +83,8 @@ function dayOf(at: string): string {
 
 function distinct(words: readonly string[]): readonly string[] {
   return [...new Set(words)].sort();
+}
+
+function anyOr(any: string, words: readonly string[]): readonly Choice<string>[] {
+  return [{ value: '', words: any }, ...words.map((value) => ({ value, words: value }))];
 }

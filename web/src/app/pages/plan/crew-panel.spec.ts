@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import type { Job } from '@brisk/contracts/job';
 import { compose, templateOf } from '@brisk/core/layouts';
 import { testJob } from '../../../testing/fake-server';
-import { openView, pressable, type } from '../../../testing/open-job';
+import { choose, field, openView, pressable, type, write } from '../../../testing/open-job';
 import { CrewPanel } from './crew-panel';
 import { Plan } from './plan';
 import { PlanDraft } from '../../planning/plan-draft';
@@ -20,16 +20,11 @@ const job: Job = {
 };
 const open = async () => {
   const view = await openView(CrewPanel, [], () => ({}), { job });
-  const change = async (field: HTMLInputElement | HTMLSelectElement | null | undefined, value: string) => {
-    if (!field) throw new Error('There is no such field.');
-    field.value = value;
-    field.dispatchEvent(new Event('change'));
+  const labelled = (words: string | RegExp) => field(view.element, words);
+  const change = async (entry: ReturnType<typeof field>, value: string) => {
+    write(entry, value);
     await view.settle();
   };
-  const labelled = (words: string) =>
-    [...view.element.querySelectorAll<HTMLInputElement>('input')].find(
-      (one) => one.getAttribute('aria-label') === words || one.closest('label')?.textContent.includes(words) === true,
-    );
   return { ...view, change, labelled };
 };
 
@@ -72,7 +67,7 @@ describe('who works', () => {
     const away = settings()?.crew.hands[1]?.away?.[0];
     expect(away?.fromMin).toBeGreaterThanOrEqual(0);
     expect(away?.untilMin ?? Infinity).toBeGreaterThan(away?.fromMin ?? Infinity);
-    expect(view.labelled('Tobias leaves at')?.value).toBe('12:30');
+    expect(view.labelled('Tobias leaves at').value).toBe('12:30');
     await view.change(view.labelled('Tobias leaves at'), '');
     expect(settings()?.crew.hands[1]).toEqual({ name: 'Tobias' });
   });
@@ -95,17 +90,10 @@ describe('what counts', () => {
   it('is room for one where somebody says so', async () => {
     const view = await open();
     const before = settings()?.crew.cramped ?? [];
-    const tick = async (checked: boolean) => {
-      const field = view.labelled('Over the bay');
-      if (!field) throw new Error('No box');
-      field.checked = checked;
-      field.dispatchEvent(new Event('change'));
-      await view.settle();
-    };
     expect(before).not.toContain('bay-top');
-    await tick(true);
+    await view.press('Over the bay');
     expect(settings()?.crew.cramped).toEqual([...before, 'bay-top']);
-    await tick(false);
+    await view.press('Over the bay');
     expect(settings()?.crew.cramped).toEqual(before);
   });
 
@@ -119,12 +107,12 @@ describe('what counts', () => {
 
   it('is licensed work at the time it is arranged for', async () => {
     const view = await open();
-    const field = () => view.element.querySelector<HTMLInputElement>('.wait input');
+    const arranged = () => view.labelled(/, from$/);
     expect(view.text()).toMatch(/refrigerant/i);
-    await view.change(field(), '13:15');
+    await view.change(arranged(), '13:15');
     expect(settings()?.waits).toMatchObject([{ why: 'Arranged from outside' }]);
-    expect(field()?.value).toBe('13:15');
-    await view.change(field(), '');
+    expect(arranged().value).toBe('13:15');
+    await view.change(arranged(), '');
     expect(settings()?.waits).toEqual([]);
   });
 });
@@ -133,7 +121,7 @@ describe('the plan goes by it', () => {
   it('plans with the minutes this shop takes, once it has any', async () => {
     const view = await openView(Plan);
     await view.press(/Crew and school/);
-    expect(view.element.querySelector('[name=own-minutes]')).toBeNull();
+    expect(view.text()).not.toContain('Plan with the minutes this shop takes');
     view.server.knowledge = {
       notes: {},
       troubles: {},
@@ -143,8 +131,7 @@ describe('the plan goes by it', () => {
     await view.settle();
     const work = () => view.element.querySelectorAll('.sums .figure')[1]?.textContent;
     const before = work();
-    view.element.querySelector<HTMLInputElement>('[name=own-minutes]')?.click();
-    await view.settle();
+    await view.press(/^Plan with the minutes this shop takes/);
     expect(view.text()).toContain('known for 1 step,');
     expect(work()).not.toBe(before);
   });
@@ -152,9 +139,8 @@ describe('the plan goes by it', () => {
   it('plans with one more, one less, and somebody who leaves', async () => {
     const view = await open();
     const withTwo = TestBed.inject(PlanDraft).now()?.schedule.costs.finishMin ?? 0;
-    const name = view.element.querySelector<HTMLInputElement>('input[name=helper]');
-    if (!name) throw new Error('There is a field for a helper.');
-    name.value = 'Ruth';
+    type(view.element, 'helper', 'Ruth');
+    await view.settle();
     await view.press('Add');
     expect(TestBed.inject(PlanDraft).now()?.schedule.costs.finishMin).toBeLessThan(withTwo);
     await view.press('Without Ines');
@@ -163,11 +149,7 @@ describe('the plan goes by it', () => {
         .settings()
         ?.crew.hands.map((hand) => hand.name),
     ).toEqual(['Tobias', 'Ruth']);
-    const leaves = view.element.querySelector<HTMLInputElement>('.people input[type=time]');
-    if (!leaves) throw new Error('There is a time to leave.');
-    leaves.value = '12:00';
-    leaves.dispatchEvent(new Event('change'));
-    await view.settle();
+    await view.change(view.labelled('Tobias leaves at'), '12:00');
     const [away] = TestBed.inject(PlanDraft).settings()?.crew.hands[0]?.away ?? [];
     expect(away?.untilMin).toBeGreaterThan(away?.fromMin ?? Infinity);
     for (const { people, startMin, endMin } of TestBed.inject(PlanDraft).now()?.schedule.steps ?? [])
@@ -177,10 +159,7 @@ describe('the plan goes by it', () => {
 
   it('orders by another school', async () => {
     const view = await openView(CrewPanel);
-    const school = view.element.querySelector('select');
-    if (!school) throw new Error('There is a school.');
-    school.value = 'by-position';
-    school.dispatchEvent(new Event('change'));
+    await choose(view.fixture, 'Order of stripping', 'Everything above, then below');
     await view.settle();
     expect(TestBed.inject(PlanDraft).settings()?.school.order).toBe('by-position');
     const order = (TestBed.inject(PlanDraft).now()?.schedule.steps ?? []).map(({ operation }) => operation.id);

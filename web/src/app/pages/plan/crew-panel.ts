@@ -1,10 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { MatIcon } from '@angular/material/icon';
 import type { Station } from '@brisk/core/connection-map';
 import type { PlanSettings, Wait } from '@brisk/core/ledger';
 import { isLicensed } from '@brisk/core/planning';
 import { FUEL_SCHOOLS, ORDER_SCHOOLS, type Hand, type Weights, type WorkingDay } from '@brisk/core/schedule';
 import { STATION_WORDS, several } from '@brisk/core/words';
+import { choicesOf } from '../../ui/choice';
+import { EntryField } from '../../ui/entry-field';
+import { PickOne } from '../../ui/pick-one';
+import { TickList } from '../../ui/tick-list';
 import { Desk } from '../../session/desk';
 import { PlanDraft } from '../../planning/plan-draft';
 import { FUEL_WORDS, ORDER_WORDS } from '../../planning/school-words';
@@ -15,7 +22,7 @@ const MOST_HANDS = 8;
 /** Who works and until when, which school they follow, what they count against an order, and what has to wait. */
 @Component({
   selector: 'bl-crew-panel',
-  imports: [MatButton],
+  imports: [EntryField, MatButton, MatCheckbox, MatExpansionModule, MatIcon, PickOne, TickList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './crew-panel.html',
   styleUrl: './crew-panel.scss',
@@ -23,11 +30,13 @@ const MOST_HANDS = 8;
 export class CrewPanel {
   private readonly desk = inject(Desk);
   protected readonly draft = inject(PlanDraft);
-  protected readonly orders = ORDER_SCHOOLS.map((value) => ({ value, words: ORDER_WORDS[value] }));
-  protected readonly fuels = FUEL_SCHOOLS.map((value) => ({ value, words: FUEL_WORDS[value] }));
-  protected readonly stations = Object.entries(STATION_WORDS) as readonly (readonly [Station, string])[];
+  protected readonly orders = choicesOf(ORDER_WORDS, ORDER_SCHOOLS);
+  protected readonly fuels = choicesOf(FUEL_WORDS, FUEL_SCHOOLS);
+  protected readonly stations = choicesOf(STATION_WORDS);
   protected readonly several = several;
   protected readonly wrong = signal('');
+  protected readonly helper = signal('');
+  protected readonly cramped = computed(() => new Set(this.draft.settings()?.crew.cramped));
   protected readonly weights: readonly { readonly field: keyof Weights | 'moveMachineMin'; readonly words: string }[] =
     [
       { field: 'moveMachineMin', words: 'Raising or lowering it takes' },
@@ -145,12 +154,12 @@ export class CrewPanel {
     return field === 'moveMachineMin' ? crew.moveMachineMin : crew.weights[field];
   }
 
-  protected cramp(station: Station, cramped: boolean): void {
+  protected cramp(stations: ReadonlySet<Station>): void {
     const settings = this.draft.settings();
     if (!settings) return;
-    const others = settings.crew.cramped.filter((one) => one !== station);
-    const crew = { ...settings.crew, cramped: cramped ? [...others, station] : others };
-    this.draft.settle({ ...settings, crew }, cramped ? 'Room for one' : 'Room for two');
+    const more = stations.size > settings.crew.cramped.length;
+    const crew = { ...settings.crew, cramped: [...stations] };
+    this.draft.settle({ ...settings, crew }, more ? 'Room for one' : 'Room for two');
   }
 
   /** A step can begin at a time of day; empty: nobody knows when. */

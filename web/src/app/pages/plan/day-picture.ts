@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatTooltip } from '@angular/material/tooltip';
 import type { Schedule, ScheduledStep, WorkingDay } from '@brisk/core/schedule';
 import { duration, HEIGHT_WORDS, STATION_WORDS, several } from '@brisk/core/words';
 import { format } from 'date-fns';
@@ -21,6 +22,7 @@ interface Stay {
 /** Who is where when, with the machine’s height as a line under it and hold points across it. */
 @Component({
   selector: 'bl-day-picture',
+  imports: [MatTooltip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './day-picture.html',
   styleUrl: './day-picture.scss',

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { MatExpansionModule } from '@angular/material/expansion';
 import type { Differences } from '@brisk/core/planning';
 import { duration, several } from '@brisk/core/words';
 
@@ -7,6 +8,7 @@ const MOST = 8;
 /** What following another plan would change, in a few lines. */
 @Component({
   selector: 'bl-plan-changes',
+  imports: [MatExpansionModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan-changes.html',
   styleUrl: './plan-changes.scss',

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { MatTabsModule } from '@angular/material/tabs';
 import { RouterLink } from '@angular/router';
 
 const TABS = [
@@ -8,24 +9,33 @@ const TABS = [
   { id: 'tools', words: 'Tools', at: 'plan/tools' },
 ] as const;
 
-/** What there is to decide at this stop. */
+/** What there is to decide at this stop, and, between the tags, the part of it that is open. */
 @Component({
   selector: 'bl-plan-tabs',
-  imports: [RouterLink],
+  imports: [MatTabsModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <nav aria-label="Plan">
+    <nav mat-tab-nav-bar [tabPanel]="panel" [mat-stretch-tabs]="false" aria-label="Plan">
       @for (tab of tabs; track tab.id) {
-        <a
-          [routerLink]="up() + tab.at"
-          queryParamsHandling="preserve"
-          [attr.aria-current]="tab.id === here() ? 'page' : null"
-          >{{ tab.words }}</a
-        >
+        <a mat-tab-link [routerLink]="up() + tab.at" queryParamsHandling="preserve" [active]="tab.id === here()">{{
+          tab.words
+        }}</a>
       }
     </nav>
+    <mat-tab-nav-panel #panel><ng-content /></mat-tab-nav-panel>
   `,
-  styleUrl: './plan-tabs.scss',
+  styles: `
+    :host {
+      display: block;
+    }
+
+    mat-tab-nav-panel {
+      display: flex;
+      flex-direction: column;
+      gap: 0.75rem;
+      padding-top: 0.75rem;
+    }
+  `,
 })
 export class PlanTabs {
   readonly here = input.required<(typeof TABS)[number]['id']>();

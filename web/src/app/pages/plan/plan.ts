@@ -1,6 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { RouterLink } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { MatIcon } from '@angular/material/icon';
+import { MatProgressBar } from '@angular/material/progress-bar';
 import { powerpackOf, routeOf } from '@brisk/core/connection-map';
 import { overtakenBy, toolsNeeded } from '@brisk/core/planning';
 import { duration, several } from '@brisk/core/words';
@@ -24,7 +28,20 @@ const LONGER_MS = 20_000;
 /** The plan of one half: who is where when, what it costs, what could be better, and the run sheet to change by hand. */
 @Component({
   selector: 'bl-plan',
-  imports: [CrewPanel, DayPicture, MatButton, PlanChanges, PlanTabs, RouterLink, SetupList],
+  imports: [
+    CrewPanel,
+    DayPicture,
+    MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    MatExpansionModule,
+    MatIcon,
+    MatProgressBar,
+    PlanChanges,
+    PlanTabs,
+    RouterLink,
+    SetupList,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
   styleUrl: './plan.scss',
@@ -36,9 +53,9 @@ export class Plan {
   protected readonly selection = inject(Selection);
   protected readonly draft = inject(PlanDraft);
   private readonly shed = inject(ToolShed);
+  private readonly router = inject(Router);
   protected readonly duration = duration;
   protected readonly several = several;
-  protected readonly open = signal(false);
   protected readonly wrong = signal('');
 
   protected readonly half = computed<'out' | 'back'>(() => (this.way() === 'back' ? 'back' : 'out'));
@@ -115,6 +132,11 @@ export class Plan {
       { key: 'z', words: 'Undo in the plan', act: () => this.draft.undo() },
       { key: 'Z', words: 'Redo in the plan', act: () => this.draft.redo() },
     );
+  }
+
+  /** Shows the other half; the address says which, so that a reload and a link keep it. */
+  protected turn(way: 'out' | 'back'): void {
+    void this.router.navigate([], { queryParams: { way }, queryParamsHandling: 'merge' });
   }
 
   protected look(longer: boolean): void {

@@ -1,12 +1,26 @@
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { TestBed } from '@angular/core/testing';
+import { MatFormFieldHarness } from '@angular/material/form-field/testing';
+import { MatSelectHarness } from '@angular/material/select/testing';
 import { isDone } from '@brisk/core/ledger';
-import { openView, workedUntil } from '../../../testing/open-job';
+import { openView, workedUntil, type Opened } from '../../../testing/open-job';
 import { PlanDraft } from '../../planning/plan-draft';
 import { Schools } from './schools';
 
 const flat = (element: Element | null | undefined) => element?.textContent?.replace(/\s+/g, ' ').trim() ?? '';
 
 beforeEach(() => localStorage.clear());
+
+/** Has the loom go with the engine in the column at `index`. */
+async function along(view: Opened<Schools>, index: number): Promise<void> {
+  const looms = await TestbedHarnessEnvironment.documentRootLoader(view.fixture).getAllHarnesses(
+    MatFormFieldHarness.with({ floatingLabelText: 'Engine loom' }),
+  );
+  const loom = await looms[index]?.getControl(MatSelectHarness);
+  await loom?.open();
+  await loom?.clickOptions({ text: 'goes with the engine' });
+  await view.settle();
+}
 
 describe('schools', () => {
   it('stand side by side in figures, and one is taken', async () => {
@@ -15,11 +29,7 @@ describe('schools', () => {
     expect(columns).toHaveLength(3);
     for (const column of columns) expect(flat(column)).toMatch(/Out \d+ h \d+.*Back \d+ h.*Connections opened \d+/);
     expect(view.text()).toContain('least');
-    const loom = columns[1]?.querySelectorAll('select')[2];
-    if (!loom) throw new Error('The loom is asked about.');
-    loom.selectedIndex = 1;
-    loom.dispatchEvent(new Event('change'));
-    await view.settle();
+    await along(view, 1);
     const opened = (index: number) =>
       Number(/Connections opened (\d+)/.exec(flat(view.element.querySelectorAll('section')[index]))?.[1]);
     expect(opened(1)).toBeLessThan(opened(0));
@@ -33,11 +43,7 @@ describe('schools', () => {
   it('say what is recorded already and stands against one', async () => {
     const entries = workedUntil((state) => isDone(state, 'open:oil-pressure'));
     const view = await openView(Schools, entries);
-    const loom = view.element.querySelectorAll('section')[0]?.querySelectorAll('select')[2];
-    if (!loom) throw new Error('The loom is asked about.');
-    loom.selectedIndex = 1;
-    loom.dispatchEvent(new Event('change'));
-    await view.settle();
+    await along(view, 0);
     expect(view.text()).toMatch(/Not any more: .*has to stay in the plan/);
   });
 

@@ -3,10 +3,13 @@ import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
 import { MapError, type JobPlan, type Practice } from '@brisk/core/connection-map';
 import { lostBy, type PlanSettings } from '@brisk/core/ledger';
-import { practicesOf, settingsNow, type PracticeChoice } from '@brisk/core/planning';
+import { practicesOf, settingsNow } from '@brisk/core/planning';
 import { FUEL_SCHOOLS, ORDER_SCHOOLS, type FuelSchool, type OrderSchool } from '@brisk/core/schedule';
 import { duration } from '@brisk/core/words';
+import equal from 'fast-deep-equal';
 import type { Subscription } from 'rxjs';
+import { choicesOf, type Choice } from '../../ui/choice';
+import { PickOne } from '../../ui/pick-one';
 import { Desk } from '../../session/desk';
 import { withSwap } from '../../planning/swap-plan';
 import { PlanDraft } from '../../planning/plan-draft';
@@ -31,6 +34,13 @@ interface Column {
   readonly lost?: string;
 }
 
+/** What a crew may do one way or another, with the answer that is taken. */
+interface PracticeQuestion {
+  readonly words: string;
+  readonly taken: Practice | undefined;
+  readonly answers: readonly Choice<Practice>[];
+}
+
 interface Row {
   readonly words: string;
   readonly of: (figures: Figures) => { readonly text: string; readonly value: number } | undefined;
@@ -39,7 +49,7 @@ interface Row {
 /** Schools of practice side by side, each planned with the same crew: what each costs, for the crew to decide. */
 @Component({
   selector: 'bl-schools',
-  imports: [MatButton, PlanTabs],
+  imports: [MatButton, PickOne, PlanTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './schools.html',
   styleUrl: './schools.scss',
@@ -54,14 +64,14 @@ export class Schools {
   private readonly byKey = signal<ReadonlyMap<number, Column>>(new Map());
   private made = 3;
 
-  protected readonly orders = ORDER_SCHOOLS.map((value) => ({ value, words: ORDER_WORDS[value] }));
-  protected readonly fuels = FUEL_SCHOOLS.map((value) => ({ value, words: FUEL_WORDS[value] }));
+  protected readonly orders = choicesOf(ORDER_WORDS, ORDER_SCHOOLS);
+  protected readonly fuels = choicesOf(FUEL_WORDS, FUEL_SCHOOLS);
   protected readonly trouble = signal('');
   protected readonly most = MOST_COLUMNS;
   protected readonly columns = computed(() =>
     this.keys().flatMap((key) => {
       const column = this.byKey().get(key);
-      return column ? [{ key, column, choices: this.choicesOf(column) }] : [];
+      return column ? [{ key, column, choices: this.practices(column) }] : [];
     }),
   );
   protected readonly crew = computed(
@@ -137,7 +147,7 @@ export class Schools {
     const job = this.desk.job();
     const settings = this.settings();
     if (!job || !settings) return;
-    if (JSON.stringify(practice) !== JSON.stringify(job.plan.practice ?? {})) {
+    if (!equal(practice, job.plan.practice ?? {})) {
       const wrong = await this.desk.replan({ ...job, plan: withSwap(practised(job.plan, practice), job.swap) });
       this.trouble.set(wrong ?? '');
       if (wrong !== undefined) return;
@@ -153,9 +163,17 @@ export class Schools {
     return state && job && (this.draft.settings() ?? settingsNow(state, 'out', job.crew, Date.now()));
   }
 
-  private choicesOf({ practice }: Column): readonly PracticeChoice[] {
+  private practices({ practice }: Column): readonly PracticeQuestion[] {
     const job = this.desk.job();
-    return job ? practicesOf(practised(job.plan, practice)) : [];
+    return (job ? practicesOf(practised(job.plan, practice)) : []).map(({ words, answers }) => ({
+      words,
+      taken: answers.find(({ taken }) => taken)?.practice,
+      answers: answers.map(({ practice: value, words: said, not, taken }) => ({
+        value,
+        words: said,
+        not: taken ? undefined : not,
+      })),
+    }));
   }
 
   private put(key: number, column: Column): void {

@@ -1,6 +1,7 @@
 import { CdkDrag, CdkDragHandle, CdkDropList, type CdkDragDrop } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import type { JobState } from '@brisk/core/ledger';
 import { sheetSetups, type Planned, type SheetSetup } from '@brisk/core/planning';
@@ -12,7 +13,7 @@ import { PlanDraft } from '../../planning/plan-draft';
 /** The run sheet: setups with what to carry there, and steps that can be dragged, moved by key, and pinned. */
 @Component({
   selector: 'bl-setup-list',
-  imports: [CdkDrag, CdkDragHandle, CdkDropList, MatButton],
+  imports: [CdkDrag, CdkDragHandle, CdkDropList, MatButton, MatIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './setup-list.html',
   styleUrl: './setup-list.scss',

@@ -1,4 +1,4 @@
-import { openView } from '../../../testing/open-job';
+import { openView, write } from '../../../testing/open-job';
 import { Tools } from './tools';
 
 beforeEach(() => localStorage.clear());
@@ -20,7 +20,7 @@ describe('tools', () => {
     await press('Hire or borrow');
     const from = row()?.querySelector('input');
     if (!from) throw new Error('There is a field.');
-    from.value = 'Hire desk, 30 a day';
+    write(from, 'Hire desk, 30 a day');
     await press('Write it down');
     expect(row()?.textContent).toContain('Hire desk, 30 a day');
     expect(row()?.closest('section')?.className).toContain('hired');

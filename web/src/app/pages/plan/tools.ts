@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButton } from '@angular/material/button';
 import { unsettled } from '@brisk/core/ledger';
 import { toolsNeeded, type ToolNeed } from '@brisk/core/planning';
+import { EntryField } from '../../ui/entry-field';
 import { Desk } from '../../session/desk';
 import { PlanTabs } from './plan-tabs';
 import { ToolShed } from '../../planning/tool-shed';
@@ -17,7 +18,7 @@ const STANDS: Readonly<Record<ToolNeed['stands'], string>> = {
 /** What the rest of the job wants in tools, and what the shop has of it. */
 @Component({
   selector: 'bl-tools',
-  imports: [MatButton, PlanTabs],
+  imports: [EntryField, MatButton, PlanTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tools.html',
   styleUrl: './tools.scss',
@@ -28,6 +29,7 @@ export class Tools {
   protected readonly several = several;
   /** The tool whose hire is being written down. */
   protected readonly hiring = signal('');
+  protected readonly from = signal('');
 
   protected readonly groups = computed(() => {
     const state = this.desk.state();
@@ -40,6 +42,11 @@ export class Tools {
 
   protected has(tool: string, here: boolean): void {
     void this.shed.put({ tool, here });
+  }
+
+  protected beginHire({ tool, hire = '' }: ToolNeed): void {
+    this.hiring.set(tool);
+    this.from.set(hire);
   }
 
   protected hire(tool: string, words: string): void {

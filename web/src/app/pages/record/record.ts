@@ -1,8 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
 import { answersAll, wordsAsked } from '@brisk/core/find';
 import { type LedgerEntry, entryWords } from '@brisk/core/ledger';
 import { format } from 'date-fns';
+import { PickOne } from '../../ui/pick-one';
+import { EntryField } from '../../ui/entry-field';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
 
@@ -11,7 +14,7 @@ const PAGE = 100;
 /** The ledger as people read it: who did what, when; what is wrong is taken back by a new entry. */
 @Component({
   selector: 'bl-record',
-  imports: [MatButton],
+  imports: [EntryField, MatButton, MatIcon, PickOne],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './record.html',
   styleUrl: './record.scss',
@@ -54,17 +57,12 @@ export class RecordView {
     return days;
   });
 
-  protected readonly people = computed(() =>
-    [...new Set((this.desk.state()?.entries ?? []).map(({ by }) => by))].sort(),
-  );
-
-  protected typed(event: Event): void {
-    if (event.target instanceof HTMLInputElement) this.query.set(event.target.value);
-  }
-
-  protected pick(event: Event): void {
-    if (event.target instanceof HTMLSelectElement) this.by.set(event.target.value);
-  }
+  protected readonly people = computed(() => [
+    { value: '', words: 'Everybody' },
+    ...[...new Set((this.desk.state()?.entries ?? []).map(({ by }) => by))]
+      .sort()
+      .map((value) => ({ value, words: value })),
+  ]);
 
   protected more(): void {
     this.most.update((most) => most + PAGE);

@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { MatIcon } from '@angular/material/icon';
 import { stillOpen, unsettled } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { STATION_WORDS, sentence } from '@brisk/core/words';
@@ -13,7 +15,7 @@ import { StepInHand } from '../../working-step/step-in-hand';
 /** The way back: in before lowering, down, by fingers, seated, torqued, connected, filled, battery last. */
 @Component({
   selector: 'bl-refit',
-  imports: [MatButton, RouterLink, StepInHand],
+  imports: [MatButton, MatExpansionModule, MatIcon, RouterLink, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './refit.html',
   styleUrl: './refit.scss',

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
 import { unsettled } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { Desk } from '../../session/desk';
@@ -12,7 +13,7 @@ import { StepInHand } from '../../working-step/step-in-hand';
 /** Taking it apart, one step in hand at a time. */
 @Component({
   selector: 'bl-strip',
-  imports: [MatButton, RouterLink, StepInHand],
+  imports: [MatButton, MatIcon, RouterLink, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './strip.html',
 })

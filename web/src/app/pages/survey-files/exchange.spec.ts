@@ -1,7 +1,7 @@
 import { readRows, COLUMNS, rowsOf } from '@brisk/core/exchange';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { testJob } from '../../../testing/fake-server';
-import { openView } from '../../../testing/open-job';
+import { choose, openView } from '../../../testing/open-job';
 import { MapDraft } from '../../planning/map-draft';
 import { MOST_ROWS, readSheet, SheetError, writeSheet } from '../../ui/csv';
 import { Files } from './files';
@@ -146,9 +146,7 @@ describe('taking a file in', () => {
       ['to', 'nach'],
       ['station', 'Ort'],
     ]) {
-      const select = view.element.querySelector(`select[aria-label="${column}"]`) as HTMLSelectElement;
-      select.value = heading ?? '';
-      select.dispatchEvent(new Event('change'));
+      await choose(view.fixture, new RegExp(`^${column}, needed`), heading ?? '');
       await view.settle();
     }
     expect(view.text()).toContain('1 new');

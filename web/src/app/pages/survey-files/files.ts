@@ -1,6 +1,8 @@
 import { several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatSortModule, type Sort } from '@angular/material/sort';
+import { MatTableModule } from '@angular/material/table';
 import {
   COLUMNS,
   guessMapping,
@@ -11,6 +13,10 @@ import {
   type Mapping,
   type Table,
 } from '@brisk/core/exchange';
+import { PickOne } from '../../ui/pick-one';
+import { FileKey } from '../../ui/file-key';
+import { ChoiceKeys } from '../../ui/choice-keys';
+import { choicesOf } from '../../ui/choice';
 import { Desk } from '../../session/desk';
 import { Api } from '../../api/api';
 import { MapDraft } from '../../planning/map-draft';
@@ -30,7 +36,7 @@ const MOST_ON_MAP = 600;
 /** The map as spreadsheets, out and in. Coming in, every bad line is told first, and nothing is written until it is accepted. */
 @Component({
   selector: 'bl-files',
-  imports: [MatButton],
+  imports: [ChoiceKeys, FileKey, MatButton, MatSortModule, MatTableModule, PickOne],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './files.html',
   styleUrl: './files.scss',
@@ -42,6 +48,8 @@ export class Files {
   protected readonly draft = inject(MapDraft);
   protected readonly tables = TABLES;
   protected readonly words = TABLE_WORDS;
+  protected readonly tableChoices = choicesOf(TABLE_WORDS, TABLES);
+  protected readonly badColumns = ['line', 'column', 'words'];
   protected readonly several = several;
 
   protected readonly table = signal<Table>('connections');
@@ -66,14 +74,29 @@ export class Files {
     return after > MOST_ON_MAP ? after : 0;
   });
 
+  /** The headings of the file, any of which may be a column, or none. */
+  protected readonly headings = computed(() => [
+    { value: '', words: 'not in the file' },
+    ...(this.sheet()?.headings ?? []).map((value) => ({ value, words: value })),
+  ]);
+  protected readonly sorted = signal<Sort>({ active: '', direction: '' });
+  protected readonly bad = computed(() => {
+    const { active, direction } = this.sorted();
+    const bad = this.run()?.bad ?? [];
+    if (direction === '') return bad;
+    const sign = direction === 'asc' ? 1 : -1;
+    return [...bad].sort((one, other) =>
+      active === 'line' ? sign * (one.line - other.line) : sign * one.column.localeCompare(other.column),
+    );
+  });
+
   protected save(table: Table): void {
     const map = this.draft.map();
     if (!map) return;
     saveFile(`${map.layout}-${table}.csv`, writeSheet(COLUMNS[table], rowsOf(map, table)));
   }
 
-  protected async choose(event: Event): Promise<void> {
-    const file = event.target instanceof HTMLInputElement ? event.target.files?.[0] : undefined;
+  protected async choose([file]: readonly File[]): Promise<void> {
     if (!file) return;
     this.letGo();
     this.file.set(file.name);
@@ -98,8 +121,7 @@ export class Files {
     await this.dryRun();
   }
 
-  protected async mapTo(column: string, event: Event): Promise<void> {
-    const heading = event.target instanceof HTMLSelectElement ? event.target.value : '';
+  protected async mapTo(column: string, heading: string): Promise<void> {
     this.mapping.update((before) => ({ ...before, [column]: heading }));
     await this.dryRun();
   }

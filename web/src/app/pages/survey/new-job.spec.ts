@@ -7,11 +7,12 @@ import { Api } from '../../api/api';
 import { leastAnswers } from './least-answers';
 import { NewJobView } from './new-job';
 import { keepDraft, readDraft } from './survey-draft';
+import { stillAndPlain } from '../../../testing/still-and-plain';
 
 async function openSurvey(server = new FakeServer()) {
   TestBed.configureTestingModule({
     imports: [NewJobView],
-    providers: [{ provide: Api, useValue: server }, provideRouter([{ path: '**', children: [] }])],
+    providers: [stillAndPlain, { provide: Api, useValue: server }, provideRouter([{ path: '**', children: [] }])],
   });
   const fixture = TestBed.createComponent(NewJobView);
   const element = fixture.nativeElement as HTMLElement;
@@ -51,6 +52,7 @@ async function fillJob(survey: Survey): Promise<void> {
   type(survey.element, 'machine', ' Corvane Tug ');
   type(survey.element, 'title', 'Knocks');
   type(survey.element, 'crew', 'Ines,  Tobias , Ines,');
+  survey.element.querySelector('[name=crew]')?.dispatchEvent(new Event('blur'));
   await survey.settle();
 }
 
@@ -208,7 +210,7 @@ describe('the survey of a new machine', () => {
     await answerTheRest(survey);
     await survey.tap(/Up off the deck/);
     await survey.tap(/Work out the plan/);
-    for (const words of ['Machine is missing.', 'Job is missing.', 'Crew is missing.'])
+    for (const words of ['Machine is missing.', 'Job is missing.', 'Somebody has to be on it.'])
       expect(survey.text()).toContain(words);
     expect(survey.server.begun).toEqual([]);
   });

@@ -1,11 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
+import { ReactiveFormsModule } from '@angular/forms';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { MatFormFieldModule } from '@angular/material/form-field';
-import { MatInput } from '@angular/material/input';
-import { name, oneOf, optionalText } from '@brisk/contracts/fields';
-import { JOB_REASONS, type JobReason } from '@brisk/contracts/job';
+import { MatProgressBar } from '@angular/material/progress-bar';
 import type { ShopTemplate, ShopTemplateSummary } from '@brisk/contracts/shop';
 import { lumpOf, type ConnectionMap, type PartId } from '@brisk/core/connection-map';
 import { compose, TEMPLATES, type OptionId } from '@brisk/core/layouts';
@@ -14,23 +11,21 @@ import { waysCompared } from '@brisk/core/ways';
 import { duration } from '@brisk/core/words';
 import { catchError, firstValueFrom, of } from 'rxjs';
 import { v4 as uuid } from 'uuid';
-import { string } from 'yup';
-import { wrongWith, yupRule } from '../../ui/yup-rule';
+import { format } from 'date-fns';
+import { ChoiceKeys } from '../../ui/choice-keys';
+import { DayField } from '../../ui/day-field';
+import { EntryField } from '../../ui/entry-field';
 import { Keys } from '../../ui/keys';
+import { NamesField } from '../../ui/names-field';
 import { MapPicture } from '../../map/map-picture';
 import type { View } from '../../map/draw-map';
 import { Api } from '../../api/api';
 import { problemWords } from '../../api/problem-words';
+import { jobFields, REASON_CHOICES } from './job-fields';
 import { ANSWER_SKETCHES } from './answer-sketches';
 import { leastAnswers } from './least-answers';
 import { LayoutSketch } from './layout-sketch';
 import { keepDraft, readDraft } from './survey-draft';
-
-const REASON_WORDS: Readonly<Record<JobReason, string>> = {
-  'same-back': 'The same one goes back',
-  exchange: 'An exchange unit goes in',
-  swap: 'Another kind, from a donor',
-};
 
 /** Where the survey stands: at the layout, at a question, at the way out, at the job itself. */
 const LAYOUT = 'layout';
@@ -40,7 +35,18 @@ const JOB = 'job';
 /** The survey of a new machine: one question at a time, the map growing beside it, then what comes out and whose job it is. */
 @Component({
   selector: 'bl-new-job',
-  imports: [LayoutSketch, MapPicture, MatButton, MatFormFieldModule, MatInput, ReactiveFormsModule, RouterLink],
+  imports: [
+    ChoiceKeys,
+    DayField,
+    EntryField,
+    LayoutSketch,
+    MapPicture,
+    MatButton,
+    MatProgressBar,
+    NamesField,
+    ReactiveFormsModule,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './new-job.html',
   styleUrl: './new-job.scss',
@@ -52,8 +58,7 @@ export class NewJobView {
   private readonly id = uuid();
   private readonly draft = readDraft();
 
-  protected readonly wrongWith = wrongWith;
-  protected readonly reasons = JOB_REASONS.map((value) => ({ value, words: REASON_WORDS[value] }));
+  protected readonly reasons = REASON_CHOICES;
   protected readonly templates = TEMPLATES;
   protected readonly sketches = ANSWER_SKETCHES;
   protected readonly dontKnow = DONT_KNOW;
@@ -72,6 +77,8 @@ export class NewJobView {
   protected readonly own = signal<ShopTemplate | undefined>(undefined);
 
   protected readonly ownTemplates = signal<readonly ShopTemplateSummary[]>([]);
+  /** Whoever is on any job of the shop. */
+  protected readonly people = signal<readonly string[]>([]);
   /** One that was forgotten just now, to be brought back. */
   protected readonly forgotten = signal<ShopTemplate | undefined>(undefined);
 
@@ -119,39 +126,11 @@ export class NewJobView {
   });
   protected readonly unsure = computed(() => this.result()?.unsure ?? []);
 
-  protected readonly form = new FormGroup({
-    machine: new FormControl('', { nonNullable: true, validators: yupRule(name().label('Machine')) }),
-    title: new FormControl('', { nonNullable: true, validators: yupRule(name().label('Job')) }),
-    reason: new FormControl<JobReason>('same-back', {
-      nonNullable: true,
-      validators: yupRule(oneOf(JOB_REASONS).label('Reason')),
-    }),
-    crew: new FormControl('', {
-      nonNullable: true,
-      validators: yupRule(
-        name()
-          .max(600)
-          .test('each', 'Each name has to be 120 characters at most.', (names) =>
-            namesIn(names).every((one) => one.length <= 120),
-          )
-          .test('some', 'Somebody has to be on it.', (names) => namesIn(names).length > 0)
-          .test('few', 'Twenty people at most.', (names) => namesIn(names).length <= 20)
-          .label('Crew'),
-      ),
-    }),
-    dueOn: new FormControl('', {
-      nonNullable: true,
-      validators: yupRule(
-        string()
-          .matches(/^\d{4}-\d{2}-\d{2}$/, 'A day is needed here, or nothing.')
-          .label('Due'),
-      ),
-    }),
-    note: new FormControl('', { nonNullable: true, validators: yupRule(optionalText().label('Note')) }),
-  });
+  protected readonly form = jobFields();
 
   constructor() {
     void this.fetchOwn();
+    void this.fetchPeople();
     effect(() =>
       keepDraft(
         this.layout() === ''
@@ -216,6 +195,11 @@ export class NewJobView {
       this.trouble.set(problemWords(error));
     }
     await this.fetchOwn();
+  }
+
+  private async fetchPeople(): Promise<void> {
+    const jobs = await firstValueFrom(this.api.jobs().pipe(catchError(() => of([]))));
+    this.people.set([...new Set(jobs.flatMap(({ crew }) => crew))].sort((one, other) => one.localeCompare(other)));
   }
 
   private async fetchOwn(): Promise<void> {
@@ -285,11 +269,11 @@ export class NewJobView {
           machine: machine.trim(),
           title: title.trim(),
           reason,
-          crew: namesIn(crew),
+          crew,
           layout: this.layout(),
           ...(own ? { template: own.id } : { choices: { ...result?.choices }, unsure: result?.unsure ?? [] }),
           ...way,
-          ...(dueOn ? { dueOn } : {}),
+          ...(dueOn ? { dueOn: format(dueOn, 'yyyy-MM-dd') } : {}),
           ...(note.trim() ? { note: note.trim() } : {}),
         }),
       );
@@ -301,9 +285,4 @@ export class NewJobView {
       this.sending.set(false);
     }
   }
-}
-
-/** The names in a line of them, parted by commas. */
-function namesIn(line: string): readonly string[] {
-  return [...new Set((line ?? '').split(',').map((one) => one.trim()))].filter((one) => one !== '');
 }

@@ -11,20 +11,25 @@ import {
 } from '@angular/core';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { name, oneOf, optionalText } from '@brisk/contracts/fields';
 import { STATIONS, SYSTEMS, ZONES, type Connection, type Part } from '@brisk/core/connection-map';
 import { freshId } from '@brisk/core/map-edit';
-import { STATION_WORDS } from '@brisk/core/words';
 import { number, string } from 'yup';
-import { wrongWith, yupRule } from '../../ui/yup-rule';
+import { EntryField } from '../../ui/entry-field';
+import { LongListPick } from '../../ui/long-list-pick';
+import { NamesField } from '../../ui/names-field';
+import { PickOne } from '../../ui/pick-one';
+import { TickList } from '../../ui/tick-list';
 import type { Picked } from '../../map/map-picture';
-import { SYSTEM_WORDS, ZONE_WORDS } from '../../words/trade-words';
 import { MapDraft } from '../../planning/map-draft';
+import { figure, given, partChoices, text, toolNames, toolsOn } from './fields';
+import { HANDS_CHOICES, STATION_CHOICES, SYSTEM_CHOICES, ZONE_CHOICES } from './map-choices';
 
 /** One part: what it is, where it sits, what it comes away with, and how it is lifted off by itself. */
 @Component({
   selector: 'bl-part-form',
-  imports: [MatButton, ReactiveFormsModule],
+  imports: [EntryField, LongListPick, MatButton, MatCheckbox, NamesField, PickOne, ReactiveFormsModule, TickList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './part-form.html',
   styleUrl: './edit-form.scss',
@@ -35,10 +40,10 @@ export class PartForm {
   readonly id = input<string>();
   readonly done = output<Picked | undefined>();
 
-  protected readonly wrongWith = wrongWith;
-  protected readonly zones = ZONES.map((value) => ({ value, words: ZONE_WORDS[value] }));
-  protected readonly systems = SYSTEMS.map((value) => ({ value, words: SYSTEM_WORDS[value] }));
-  protected readonly stations = STATIONS.map((value) => ({ value, words: STATION_WORDS[value] }));
+  protected readonly zones = ZONE_CHOICES;
+  protected readonly systems = SYSTEM_CHOICES;
+  protected readonly stations = STATION_CHOICES;
+  protected readonly hands = HANDS_CHOICES;
   protected readonly map = this.draft.map;
   protected readonly sent = signal(false);
   protected readonly splitting = signal(false);
@@ -48,37 +53,37 @@ export class PartForm {
     () => this.map()?.connections.filter(({ between }) => between.includes(this.id() ?? '')) ?? [],
   );
 
+  protected readonly tools = computed(() => toolsOn(this.map()));
+  protected readonly tieChoices = computed(() => this.ties().map(({ id, name: words }) => ({ value: id, words })));
+  /** What it may come away with: any other part but the machine itself. */
+  protected readonly carriers = computed(() => {
+    const not = [this.id(), this.map()?.body];
+    return [
+      { value: '', words: 'nothing: by itself' },
+      ...partChoices(this.map()).filter(({ value }) => !not.includes(value)),
+    ];
+  });
+
   protected readonly form = new FormGroup({
-    name: new FormControl('', { nonNullable: true, validators: yupRule(name().label('Name')) }),
-    zone: new FormControl('bay-top', { nonNullable: true, validators: yupRule(oneOf(ZONES).label('Place')) }),
-    system: new FormControl('body', { nonNullable: true, validators: yupRule(oneOf(SYSTEMS).label('System')) }),
-    massKg: new FormControl<number | null>(null, yupRule(number().min(0).max(100_000).nullable().label('Mass'))),
-    ridesWith: new FormControl('', { nonNullable: true }),
+    name: text(name().label('Name')),
+    zone: text(oneOf(ZONES).label('Place'), 'bay-top'),
+    system: text(oneOf(SYSTEMS).label('System'), 'body'),
+    massKg: figure(number().min(0).max(100_000).nullable().label('Mass'), null),
+    ridesWith: text(string()),
     comesOff: new FormControl(false, { nonNullable: true }),
-    station: new FormControl('bay-top', { nonNullable: true, validators: yupRule(oneOf(STATIONS).label('Where')) }),
-    likely: new FormControl<number | null>(2, yupRule(number().moreThan(0).max(100_000).required().label('Minutes'))),
-    offTitle: new FormControl('', { nonNullable: true, validators: yupRule(optionalText().label('The step')) }),
+    station: text(oneOf(STATIONS).label('Where'), 'bay-top'),
+    likely: figure(number().moreThan(0).max(100_000).required().label('Minutes'), 2),
+    offTitle: text(optionalText().label('The step')),
     offHands: new FormControl<1 | 2>(1, { nonNullable: true }),
-    offTools: new FormControl('', { nonNullable: true, validators: yupRule(string().max(1_000).label('Tools')) }),
-    offTip: new FormControl('', { nonNullable: true, validators: yupRule(optionalText().label('Mind')) }),
-    second: new FormControl('', {
-      nonNullable: true,
-      validators: yupRule(string().max(120).label('Name of the second')),
-    }),
+    offTools: toolNames(),
+    offTip: text(optionalText().label('Mind')),
+    second: text(string().max(120).label('Name of the second')),
   });
 
   constructor() {
     effect(() => {
       this.id();
       untracked(() => this.fill(this.known()));
-    });
-  }
-
-  protected toggle(connection: string): void {
-    this.moving.update((before) => {
-      const after = new Set(before);
-      if (!after.delete(connection)) after.add(connection);
-      return after;
     });
   }
 
@@ -171,7 +176,7 @@ export class PartForm {
       likely: removal?.minutes.likely ?? 2,
       offTitle: removal?.title ?? '',
       offHands: removal?.hands ?? 1,
-      offTools: removal?.tools.join(', ') ?? '',
+      offTools: removal?.tools ?? [],
       offTip: removal?.tip ?? '',
       second: '',
     });
@@ -201,7 +206,7 @@ export class PartForm {
       zone: zone as Part['zone'],
       system: system as Part['system'],
       ...(massKg === null ? {} : { massKg }),
-      ...(ridesWith === '' ? {} : { ridesWith }),
+      ...given('ridesWith', ridesWith),
       ...(comesOff
         ? {
             removal: {
@@ -209,17 +214,14 @@ export class PartForm {
               station: station as Connection['station'],
               height: known?.removal?.station === station ? known.removal.height : raised ? 'raised' : 'either',
               hands: offHands,
-              tools: offTools
-                .split(',')
-                .map((tool) => tool.trim())
-                .filter((tool) => tool !== ''),
+              tools: offTools,
               minutes: {
                 low: Math.min(middle, known?.removal?.minutes.low ?? middle / 2),
                 likely: middle,
                 high: Math.max(middle, known?.removal?.minutes.high ?? middle * 3),
               },
               cautions: known?.removal?.cautions ?? (raised ? ['stands'] : []),
-              ...(offTip.trim() === '' ? {} : { tip: offTip.trim() }),
+              ...given('tip', offTip),
             },
           }
         : {}),

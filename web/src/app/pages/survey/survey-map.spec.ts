@@ -4,7 +4,7 @@ import type { Job } from '@brisk/contracts/job';
 import { compose, completed, templateOf } from '@brisk/core/layouts';
 import { applyEdit } from '@brisk/core/map-edit';
 import { testJob, theirEntry } from '../../../testing/fake-server';
-import { openView, type } from '../../../testing/open-job';
+import { choose, field, find, openView, type, write } from '../../../testing/open-job';
 import { Ask } from '../../ui/ask';
 import { LookAgain } from './look-again';
 import { MapDraft } from '../../planning/map-draft';
@@ -38,7 +38,7 @@ const open = (entries: Parameters<typeof openView>[1] = [], job?: Job) =>
   openView(TestSurvey, entries, () => ({}), { ...(job ? { job } : {}), providers: [askStub] });
 type Opened = Awaited<ReturnType<typeof open>>;
 const sum = ({ element }: Opened) => element.querySelector('.sum')?.textContent;
-const rows = ({ element }: Opened) => element.querySelectorAll('.item').length;
+const rows = ({ element }: Opened) => element.querySelectorAll('.list [mat-list-item]').length;
 async function tapOn(view: Opened, selector: string): Promise<void> {
   const target = view.element.querySelector(selector);
   if (!target) throw new Error(`Nothing at ${selector}`);
@@ -76,14 +76,11 @@ describe('the map of a job', () => {
 
   it('finds by name, part, kind and place, and draws the rest faint', async () => {
     const view = await open();
-    const field = view.element.querySelector('input[type=search]') as HTMLInputElement;
-    field.value = 'heater';
-    field.dispatchEvent(new Event('input'));
+    write(field(view.element, 'Find'), 'heater');
     await view.settle();
     expect(rows(view)).toBe(3);
     expect(view.element.querySelectorAll('.bundle.faint').length).toBeGreaterThan(10);
-    field.value = 'nothing like it';
-    field.dispatchEvent(new Event('input'));
+    write(field(view.element, 'Find'), 'nothing like it');
     await view.settle();
     expect(view.text()).toContain('Nothing on the map is like that.');
     await view.press('All again');
@@ -115,7 +112,7 @@ describe('changing the map', () => {
     const view = await open();
     expect(sum(view)).toBe('nothing changed');
     await editHose(view);
-    type(view.element, 'likely', '9');
+    type(view.element, 'out-likely', '9');
     await view.press('Change it');
     expect(sum(view)).toBe('0 more, 0 less, 5 min');
     await view.press('Keep');
@@ -131,16 +128,17 @@ describe('changing the map', () => {
     const map = applyEdit(plan.map, { kind: 'change-connection', id: 'upper-hose', change });
     const view = await open([], { ...testJob, plan: { ...plan, map } });
     await editHose(view);
-    for (const field of ['circuit', 'tip']) type(view.element, field, '');
-    view.element.querySelector<HTMLInputElement>('input[name=carriesLoad]')?.click();
+    await choose(view.fixture, 'Opens the circuit of', 'nothing');
+    type(view.element, 'tip', '');
+    await view.press(/^It carries the weight/);
     await view.press('Change it');
     const hose = (one: Opened) =>
       one.fixture.componentInstance.draft.map()?.connections.find(({ id }) => id === 'upper-hose');
     expect(hose(view)).toBeDefined();
-    for (const field of Object.keys(change)) expect(hose(view)).not.toHaveProperty(field);
+    for (const one of Object.keys(change)) expect(hose(view)).not.toHaveProperty(one);
     TestBed.resetTestingModule();
     const again = await open([], { ...testJob, plan: { ...plan, map } });
-    for (const field of Object.keys(change)) expect(hose(again)).not.toHaveProperty(field);
+    for (const one of Object.keys(change)) expect(hose(again)).not.toHaveProperty(one);
   });
 
   it('deletes, and brings back with undo, and away again with redo', async () => {
@@ -158,18 +156,16 @@ describe('changing the map', () => {
     const view = await open();
     await view.press('Add a connection');
     type(view.element, 'name', 'the radio ground');
-    type(view.element, 'from', 'engine');
-    type(view.element, 'to', 'body');
+    await find(view.fixture, 'From', 'engine');
+    await find(view.fixture, 'To', 'body');
     await view.press('Pick on the map');
     answers.push({ why: 'It is under the cover.' });
     await tapOn(view, '[data-part=engine-cover]');
     expect(view.text()).toContain('the engine cover off: It is under the cover.');
     await view.press('Add fasteners');
     await view.press('Add it');
-    expect(view.text()).toContain('How many, and what: both are needed.');
-    const what = view.element.querySelector('[aria-label="Thread, length, head"]') as HTMLInputElement;
-    what.value = 'M8 nut';
-    what.dispatchEvent(new Event('input'));
+    expect(view.text()).toContain('Fastener is missing.');
+    write(field(view.element, 'Thread, length, head'), 'M8 nut');
     await view.press('Add it');
     expect(sum(view)).toMatch(/^2 more, 0 less/);
     await view.press('Keep');
@@ -245,7 +241,7 @@ describe('changing the map', () => {
   it('says which change cannot be made any more, because somebody else took the thing away', async () => {
     const view = await open();
     await editHose(view);
-    type(view.element, 'likely', '9');
+    type(view.element, 'out-likely', '9');
     await view.press('Change it');
     const { plan } = view.server.opened;
     const theirs = applyEdit(plan.map, { kind: 'remove-connection', id: 'upper-hose' });

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatListModule } from '@angular/material/list';
 import {
   crossing,
   lumpOf,
@@ -13,12 +14,16 @@ import { operationId } from '@brisk/core/teardown';
 import { STATION_WORDS, sentence } from '@brisk/core/words';
 import { Desk } from '../../session/desk';
 import { Selection } from '../../session/selection';
+import type { Choice } from '../../ui/choice';
+import { EntryField } from '../../ui/entry-field';
 import { Keys } from '../../ui/keys';
+import { PickOne } from '../../ui/pick-one';
 import { viewOf, type View } from '../../map/draw-map';
 import { MapPicture, type Picked, type Standing } from '../../map/map-picture';
 import { KIND_WORDS, SYSTEM_WORDS } from '../../words/trade-words';
 import { ConnectionForm } from './connection-form';
 import { MapDraft } from '../../planning/map-draft';
+import { KIND_CHOICES, STATION_CHOICES, SYSTEM_CHOICES } from './map-choices';
 import { PartForm } from './part-form';
 import { ShopKeep } from './shop-keep';
 
@@ -29,6 +34,15 @@ const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   left: '✕ left on purpose',
 };
 
+const STAND_CHOICES: readonly Choice<Standing | 'holds' | ''>[] = [
+  { value: '', words: 'However it stands' },
+  { value: 'holds', words: 'Holds the powerpack' },
+  { value: 'closed', words: 'Closed' },
+  { value: 'open', words: 'Open' },
+  { value: 'found', words: 'Found while working' },
+  { value: 'left', words: 'Left on purpose' },
+];
+
 /** What is being edited beside the picture. */
 type Editing =
   | { readonly what: 'connection'; readonly id: string | undefined }
@@ -37,8 +51,9 @@ type Editing =
 /** The map drawn, the list that says the same, and the card on which a part or a connection is changed. */
 @Component({
   selector: 'bl-survey-map',
-  imports: [ConnectionForm, MapPicture, MatButton, PartForm, ShopKeep],
+  imports: [ConnectionForm, EntryField, MapPicture, MatButton, MatListModule, PartForm, PickOne, ShopKeep],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  preserveWhitespaces: false,
   templateUrl: './survey-map.html',
   styleUrl: './survey-map.scss',
 })
@@ -49,8 +64,19 @@ export class SurveyMap {
   protected readonly systems = SYSTEM_WORDS;
   protected readonly stations = STATION_WORDS;
   protected readonly kinds = KIND_WORDS;
-  protected readonly keysOf = <Word extends string>(words: Readonly<Record<Word, string>>) =>
-    Object.keys(words) as Word[];
+  protected readonly systemChoices: readonly Choice<System | ''>[] = [
+    { value: '', words: 'Every system' },
+    ...SYSTEM_CHOICES,
+  ];
+  protected readonly stationChoices: readonly Choice<Station | ''>[] = [
+    { value: '', words: 'Everywhere' },
+    ...STATION_CHOICES,
+  ];
+  protected readonly kindChoices: readonly Choice<ConnectionKind | ''>[] = [
+    { value: '', words: 'Every kind' },
+    ...KIND_CHOICES,
+  ];
+  protected readonly standChoices = STAND_CHOICES;
 
   protected readonly search = signal('');
   protected readonly system = signal<System | ''>('');
@@ -188,12 +214,6 @@ export class SurveyMap {
     this.station.set('');
     this.kind.set('');
     this.stands.set('');
-  }
-
-  protected value(event: Event): string {
-    return event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement
-      ? event.target.value
-      : '';
   }
 
   protected showStep(connection: string): void {

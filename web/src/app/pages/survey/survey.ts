@@ -2,6 +2,7 @@ import { several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { MatTabsModule } from '@angular/material/tabs';
 import { powerpackOf, routeOf } from '@brisk/core/connection-map';
 import { Desk } from '../../session/desk';
 import { Keys } from '../../ui/keys';
@@ -11,7 +12,7 @@ import { MapDraft } from '../../planning/map-draft';
 /** The survey stop of a job: its map, files of it, and, for a swap, its donor. What is being changed is shown above all. */
 @Component({
   selector: 'bl-survey',
-  imports: [LookAgain, MatButton, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [LookAgain, MatButton, MatTabsModule, RouterLink, RouterLinkActive, RouterOutlet],
   providers: [MapDraft],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './survey.html',
@@ -34,6 +35,18 @@ export class Survey {
       swap: job.reason === 'swap',
     };
   });
+
+  protected readonly tabs = computed(() => [
+    { path: '.', words: 'Map' },
+    { path: 'files', words: 'Files' },
+    ...(this.facts()?.swap
+      ? [
+          { path: 'donor', words: 'Donor' },
+          { path: 'joints', words: 'Joints' },
+          { path: 'pull', words: 'Pull list' },
+        ]
+      : []),
+  ]);
 
   constructor() {
     inject(Keys).use(

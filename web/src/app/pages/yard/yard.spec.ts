@@ -5,6 +5,7 @@ import { FakeServer } from '../../../testing/fake-server';
 import { tick, wordsOf } from '../../../testing/open-job';
 import { Api } from '../../api/api';
 import { Yard } from './yard';
+import { stillAndPlain } from '../../../testing/still-and-plain';
 
 const job = (changes: Partial<JobSummary>): JobSummary => ({
   id: 'a',
@@ -30,7 +31,7 @@ async function open(summaries: readonly JobSummary[], reachable = true) {
   server.reachable = reachable;
   TestBed.configureTestingModule({
     imports: [Yard],
-    providers: [{ provide: Api, useValue: server }, provideRouter([])],
+    providers: [stillAndPlain, { provide: Api, useValue: server }, provideRouter([])],
   });
   const fixture = TestBed.createComponent(Yard);
   fixture.detectChanges();

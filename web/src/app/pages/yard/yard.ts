@@ -2,12 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { MatSlideToggle } from '@angular/material/slide-toggle';
 import type { Bundle } from '@brisk/contracts/bundle';
 import type { JobSummary } from '@brisk/contracts/job';
 import { STOPS, STOP_WORDS } from '@brisk/core/ledger';
 import { duration, several } from '@brisk/core/words';
 import { catchError, EMPTY, exhaustMap, firstValueFrom, Subject, timer, merge } from 'rxjs';
 import { format, parseISO } from 'date-fns';
+import { FileKey } from '../../ui/file-key';
 import { Keys } from '../../ui/keys';
 import { Api } from '../../api/api';
 import { problemWords } from '../../api/problem-words';
@@ -18,7 +22,7 @@ const LOOK_EVERY_MS = 10_000;
 /** Every job with its place on the journey, its next step and what blocks it. */
 @Component({
   selector: 'bl-yard',
-  imports: [MatButton, RouterLink],
+  imports: [FileKey, MatButton, MatIcon, MatProgressBar, MatSlideToggle, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './yard.html',
   styleUrl: './yard.scss',
@@ -71,11 +75,7 @@ export class Yard {
     );
   }
 
-  protected async takeIn(event: Event): Promise<void> {
-    const chooser = event.target;
-    if (!(chooser instanceof HTMLInputElement)) return;
-    const file = chooser.files?.[0];
-    chooser.value = '';
+  protected async takeIn([file]: readonly File[]): Promise<void> {
     if (!file) return;
     this.taking.set(`Taking in ${file.name}…`);
     try {

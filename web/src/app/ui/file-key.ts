@@ -1,0 +1,45 @@
+import { booleanAttribute, ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import type { IconName } from './icons';
+
+/** A key that has files picked, or, on a phone, taken with its camera. */
+@Component({
+  selector: 'bl-file-key',
+  imports: [MatButton, MatIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <button matButton="outlined" type="button" (click)="files.click()">
+      <mat-icon [svgIcon]="icon()" />{{ words() }}
+    </button>
+    <input
+      #files
+      hidden
+      type="file"
+      [accept]="accept()"
+      [multiple]="many()"
+      [attr.capture]="camera() ? 'environment' : null"
+      [attr.name]="field()"
+      [attr.aria-label]="words()"
+      (change)="take(files)"
+    />
+  `,
+})
+export class FileKey {
+  readonly words = input.required<string>();
+  readonly icon = input.required<IconName>();
+  /** What kinds of file, as the browser’s chooser wants them. */
+  readonly accept = input.required<string>();
+  readonly many = input(false, { transform: booleanAttribute });
+  readonly camera = input(false, { transform: booleanAttribute });
+  /** What the field is called. */
+  readonly field = input<string>();
+  /** The files, one at least; the same may be picked again. */
+  readonly chosen = output<readonly File[]>();
+
+  protected take(chooser: HTMLInputElement): void {
+    const files = [...(chooser.files ?? [])];
+    chooser.value = '';
+    if (files.length > 0) this.chosen.emit(files);
+  }
+}

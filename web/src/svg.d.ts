@@ -1,0 +1,5 @@
+/** A drawing, bundled as its text. */
+declare module '*.svg' {
+  const drawing: string;
+  export default drawing;
+}
