@@ -39,7 +39,7 @@ test('targets on the working screen are large enough for gloves', async ({ page,
   const done = page.locator('button.done');
   await done.waitFor();
   const boxes = await page
-    .locator('main button:visible, main .tick:visible')
+    .locator('main button:visible, main mat-checkbox label:visible')
     .evaluateAll((elements) =>
       elements.map((element) => ({ words: element.textContent, height: element.getBoundingClientRect().height })),
     );

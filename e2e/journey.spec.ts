@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
+import { RESULT_WORDS, type StartResult } from '@brisk/core/first-start';
 import { nextUp, setCountOf, stopOf, unevenWords, type JobState } from '@brisk/core/ledger';
-import { doStep, hand, isNext, nameJob, readTorqueOnTarget, sign, surveyMachine, workedByCrew } from './shed';
+import { choose, doStep, hand, isNext, nameJob, readTorqueOnTarget, sign, surveyMachine, workedByCrew } from './shed';
 
 /** Why the joint whose torque is next is not torqued: its set does not come out even. */
 function unevenTorque(state: JobState): string | undefined {
@@ -65,7 +66,7 @@ test('one machine, from survey to running and handed over', async ({ page, reque
 
     await page.getByRole('button', { name: 'Found one more' }).click();
     await page.getByLabel(/What is it/).fill('the radio ground behind the head');
-    await page.getByRole('combobox', { name: 'Kind' }).selectOption('ground');
+    await choose(page, 'Kind', 'ground');
     await page.getByRole('button', { name: 'Put it on the map' }).click();
     await expect(page.getByText('52 still hold it').first()).toBeAttached();
 
@@ -83,7 +84,7 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Nothing on the map holds it');
     await page.getByRole('button', { name: 'Found one more' }).click();
     await page.getByLabel(/What is it/).fill('a hose clip on the wing');
-    await page.getByRole('combobox', { name: 'Kind' }).selectOption('clip');
+    await choose(page, 'Kind', 'clip');
     await page.getByRole('button', { name: 'Put it on the map' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toContainText('1 still hold it');
     await expect(page.getByRole('button', { name: /missing/ })).toBeDisabled();
@@ -142,11 +143,11 @@ test('one machine, from survey to running and handed over', async ({ page, reque
 
   await test.step('First start: signed, tried, trouble sorted and closed, running', async () => {
     await sign(page);
-    const attempt = async (rest: string, lowest: string, result: string) => {
+    const attempt = async (rest: string, lowest: string, result: StartResult) => {
       await page.getByLabel('Volts at rest').fill(rest);
       await page.getByLabel('Lowest while cranking').fill(lowest);
       await page.getByLabel('On the starter').fill('8');
-      await page.getByLabel('What it did').selectOption(result);
+      await choose(page, 'What it did', RESULT_WORDS[result]);
       await page.getByRole('button', { name: 'Record the attempt' }).click();
       await expect(page.getByLabel('Volts at rest')).toHaveValue('');
     };

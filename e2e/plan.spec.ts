@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { beginJob, copyOfDemoJob, hand } from './shed';
+import { beginJob, choose, copyOfDemoJob, hand } from './shed';
 
 /** Minutes until the finish, as the page says them. */
 async function finish(page: Page): Promise<number> {
@@ -146,7 +146,7 @@ test('schools stand side by side with figures out of the worker, and one is plan
   const columns = page.locator('section[aria-label^="Column"]');
   await expect(columns).toHaveCount(3);
   for (const column of await columns.all()) await expect(column).toContainText(/Standing by\s*\d/, { timeout: 15_000 });
-  await columns.nth(1).getByLabel('Engine loom').selectOption('goes with the engine');
+  await choose(page, 'Engine loom', 'goes with the engine', columns.nth(1));
   await expect(columns.nth(1)).toContainText(/Standing by\s*\d/, { timeout: 15_000 });
   await columns.nth(1).getByRole('button', { name: 'Plan it this way' }).click();
   await expect(page).toHaveURL(/\/plan$/);

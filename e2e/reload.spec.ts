@@ -35,8 +35,8 @@ test('a step taken in hand instead of the proposed one is still in hand after a 
 
 test('night colours stay over a reload', async ({ page }) => {
   await page.goto('/yard');
-  await page.getByRole('button', { name: 'Night colours' }).click();
+  await page.getByRole('switch', { name: 'Night' }).click();
   await page.reload();
   await expect(page.locator('html')).toHaveClass(/night/);
-  await expect(page.getByRole('button', { name: 'Day colours' })).toBeVisible();
+  await expect(page.getByRole('switch', { name: 'Night' })).toBeChecked();
 });

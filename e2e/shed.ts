@@ -10,7 +10,7 @@ import {
   type LedgerEntry,
 } from '@brisk/core/ledger';
 import type { OperationKind } from '@brisk/core/teardown';
-import { expect, type APIRequestContext, type Page } from '@playwright/test';
+import { expect, type APIRequestContext, type Locator, type Page } from '@playwright/test';
 import { entriesForNext } from '../core/src/testing/crew';
 
 /** Begins a job over the API and returns its id. */
@@ -114,6 +114,23 @@ export async function copyOfDemoJob(request: APIRequestContext, title: string): 
 /** The step in hand on the page. */
 export function hand(page: Page) {
   return page.getByRole('region', { name: 'The step in hand' });
+}
+
+/** Picks `words` from the list called `label`. */
+export async function choose(
+  page: Page,
+  label: string,
+  words: string | RegExp,
+  within: Page | Locator = page,
+): Promise<void> {
+  await within.getByRole('combobox', { name: label }).click();
+  await page.getByRole('option', typeof words === 'string' ? { name: words, exact: true } : { name: words }).click();
+}
+
+/** Types `words` into the field called `label` and takes what is offered under that name. */
+export async function findInList(page: Page, label: string, words: string): Promise<void> {
+  await page.getByLabel(label).fill(words);
+  await page.getByRole('option', { name: words, exact: true }).click();
 }
 
 /** Signs the hold point on the page after looking at every ground and confirming every look. */

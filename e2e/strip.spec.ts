@@ -127,7 +127,7 @@ test('an arrow is drawn across a photo, given words, and stands beside the untou
   await page.getByRole('link', { name: /Shield before it came off/ }).click();
   const canvas = page.locator('.ground canvas').last();
   await expect(canvas).toBeVisible();
-  await page.getByRole('button', { name: 'Arrow' }).click();
+  await page.getByRole('radio', { name: 'Arrow' }).click();
   const box = await canvas.boundingBox();
   if (!box) throw new Error('No picture');
   await page.mouse.move(box.x + box.width * 0.2, box.y + box.height * 0.8);
@@ -227,10 +227,10 @@ test('a number of the roll is scanned or typed onto the step, and nothing else i
   const job = await copyOfDemoJob(request, 'Minibus');
   await page.goto(`/jobs/${job}/strip`);
   await page.getByRole('button', { name: 'Scan a label' }).click();
-  await page.locator('#label-number').fill('bag four');
+  await page.locator('input[name=label-number]').fill('bag four');
   await page.getByRole('button', { name: 'Take it', exact: true }).last().click();
   await expect(page.getByText('A label has a whole number from 1 on.')).toBeVisible();
-  await page.locator('#label-number').fill('117');
+  await page.locator('input[name=label-number]').fill('117');
   await page.getByRole('button', { name: 'Take it', exact: true }).last().click();
   await expect(hand(page)).toContainText('Tag 117 on both halves');
   await hand(page).locator('button.done').click();
@@ -242,13 +242,13 @@ test('a number of the roll is scanned or typed onto the step, and nothing else i
 test('three loose bolts find their homes', async ({ page, request }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
   await page.goto(`/jobs/${job}/mystery`);
-  await expect(page.locator('.loose li')).toHaveCount(3);
+  await expect(page.locator('.loose [mat-list-item]')).toHaveCount(3);
   await expect(page.locator('.ranked li').first()).toContainText('front pipe bracket');
   await page.getByRole('button', { name: /swept up under the lift/ }).click();
   await expect(page.locator('.ranked li').first()).toContainText('undertray');
   await expect(page.locator('.ranked li').first()).toContainText('one is missing here');
   await page.locator('.ranked li').first().getByRole('button').click();
-  await expect(page.locator('.loose li')).toHaveCount(2);
+  await expect(page.locator('.loose [mat-list-item]')).toHaveCount(2);
   await expect
     .poll(async () => (await entriesOf(request, job)).at(-1))
     .toMatchObject({ kind: 'bolt-homed', connection: 'undertray-screws' });

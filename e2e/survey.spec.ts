@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { beginJob, copyOfDemoJob, nameJob, surveyMachine } from './shed';
+import { beginJob, choose, copyOfDemoJob, nameJob, surveyMachine } from './shed';
 
 test('an ordinary machine is surveyed in 25 taps, and nobody has to know everything', async ({ page }) => {
   await page.goto('/survey');
@@ -128,7 +128,7 @@ test('a spreadsheet goes out, is changed, and comes in with its bad lines told',
   await expect(page.getByRole('row', { name: /nowhere/ })).toContainText('There is no part “nowhere” on the map.');
   await page.getByRole('button', { name: 'Take the good lines' }).click();
   await page.getByRole('button', { name: 'Keep changes' }).click();
-  await page.getByRole('link', { name: 'Map', exact: true }).click();
+  await page.getByRole('tab', { name: 'Map', exact: true }).click();
   await expect(page.getByRole('button', { name: /^The new breather hose/ })).toBeVisible();
 });
 
@@ -143,11 +143,13 @@ test('a donor is looked over, its joints decided, and its pull list ticked on a 
   await page.reload();
   await expect(verdict).toContainText('Leave it');
 
-  await page.getByRole('link', { name: 'Joints' }).click();
-  await page.getByLabel('What is done: the front pipe at the turbocharger').selectOption('buy');
+  await page.getByRole('tab', { name: 'Joints' }).click();
+  await choose(page, 'What is done: the front pipe at the turbocharger', 'Buy');
   await expect(page.getByText(/steps more/)).toBeVisible();
   await page.reload();
-  await expect(page.getByLabel('What is done: the front pipe at the turbocharger')).toHaveValue('buy');
+  await expect(page.getByRole('combobox', { name: 'What is done: the front pipe at the turbocharger' })).toHaveText(
+    'Buy',
+  );
 
   await page.setViewportSize({ width: 390, height: 844 });
   await page.goto(`/jobs/${job}/survey/pull`);

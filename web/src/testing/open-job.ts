@@ -11,6 +11,7 @@ import { canApply, extend, foldLedger, type EntryBody, type JobState, type Ledge
 import { entriesForNext } from '../../../core/src/testing/crew';
 import { Desk } from '../app/session/desk';
 import { WhenSent } from '../app/ui/when-sent';
+import { Drafts } from '../app/session/drafts';
 import { House } from '../app/session/house';
 import { Selection } from '../app/session/selection';
 import { PhotoShelf } from '../app/photos/photo-shelf';
@@ -24,6 +25,7 @@ import { HoldActions } from '../app/working-step/hold-actions';
 import { JointActions } from '../app/working-step/joint-actions';
 import { StepActions } from '../app/working-step/step-actions';
 import { FakeServer, testJob, theirEntry } from './fake-server';
+import { DraftsInStorage } from './drafts-in-storage';
 import { stillAndPlain } from './still-and-plain';
 import { OwnThreadSearch } from './own-thread-search';
 import { PlainTidier, ShelfInMemory } from './photo-stand-ins';
@@ -57,6 +59,7 @@ export function jobProviders(server: FakeServer) {
     { provide: ErrorStateMatcher, useClass: WhenSent },
     { provide: PlanSearch, useClass: OwnThreadSearch },
     stillAndPlain,
+    { provide: Drafts, useClass: DraftsInStorage },
     { provide: PhotoShelf, useClass: ShelfInMemory },
     { provide: Tidier, useClass: PlainTidier },
     provideRouter([{ path: '**', children: [] }]),

@@ -2,6 +2,7 @@ import { computed, effect, inject, Injectable, signal, untracked, type WritableS
 import { MapError, type ConnectionMap, type JobPlan } from '@brisk/core/connection-map';
 import { applyEdit, effectOf, type MapEdit } from '@brisk/core/map-edit';
 import { Desk } from '../session/desk';
+import { Drafts } from '../session/drafts';
 import { withSwap } from './swap-plan';
 
 /** One change, and what it was in words. */
@@ -22,7 +23,11 @@ export class MapDraft {
   private readonly desk = inject(Desk);
   private readonly done = signal<readonly Change[]>([]);
   private readonly undone = signal<readonly Change[]>([]);
-  private taken = '';
+  private readonly drafts = inject(Drafts);
+  /** The job whose changes are here; nothing is kept before those from earlier are taken up. */
+  private readonly taken = signal('');
+
+  private asked = '';
 
   readonly trouble = signal('');
   readonly keeping = signal(false);
@@ -60,13 +65,14 @@ export class MapDraft {
   constructor() {
     effect(() => {
       const id = this.desk.job()?.id;
-      if (id === undefined || id === this.taken) return;
-      this.taken = id;
-      untracked(() => this.done.set(readKept(id)));
+      if (id === undefined || id === this.asked) return;
+      this.asked = id;
+      untracked(() => void this.takeUp(id));
     });
     effect(() => {
       const changes = this.done();
-      if (this.taken !== '') this.store(this.taken, changes);
+      const job = this.taken();
+      if (job !== '') void this.store(job, changes);
     });
   }
 
@@ -121,10 +127,19 @@ export class MapDraft {
     else this.trouble.set(`${wrong} Your changes are still here.`);
   }
 
-  private store(job: string, changes: readonly Change[]): void {
+  /** Takes up what this device kept of `job`; what was changed while it was read stands on top. */
+  private async takeUp(job: string): Promise<void> {
+    this.taken.set('');
+    this.done.set([]);
+    const kept = await this.drafts.read(keyOf(job));
+    if (this.desk.job()?.id !== job) return;
+    if (Array.isArray(kept) && kept.every(isChange)) this.done.update((since) => [...kept, ...since]);
+    this.taken.set(job);
+  }
+
+  private async store(job: string, changes: readonly Change[]): Promise<void> {
     try {
-      if (changes.length > 0) localStorage.setItem(keyOf(job), JSON.stringify(changes));
-      else localStorage.removeItem(keyOf(job));
+      await this.drafts.keep(keyOf(job), changes.length > 0 ? changes : undefined);
     } catch {
       this.trouble.set('This device has no room left to keep the changes; keep them with the job soon.');
     }
@@ -152,15 +167,6 @@ function changed(base: ConnectionMap, changes: readonly Change[]) {
     }
   }, base);
   return { map, failed };
-}
-
-function readKept(job: string): readonly Change[] {
-  try {
-    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(job)) ?? '[]');
-    return Array.isArray(kept) && kept.every(isChange) ? kept : [];
-  } catch {
-    return [];
-  }
 }
 
 function isChange(value: unknown): value is Change {

@@ -23,6 +23,7 @@ import type { WorkOrder } from '@brisk/core/schedule';
 import type { Half, Operation, OperationId } from '@brisk/core/teardown';
 import { finalize, type Subscription } from 'rxjs';
 import { Desk } from '../session/desk';
+import { Drafts } from '../session/drafts';
 import { House } from '../session/house';
 import { PlanSearch } from './plan-search';
 import type { Found } from '@brisk/core/planning';
@@ -59,7 +60,11 @@ export class PlanDraft {
   private readonly versions = signal<readonly Version[]>([]);
   private readonly at = signal(0);
   private running: Subscription | undefined;
-  private taken = '';
+  private readonly drafts = inject(Drafts);
+  /** The job and half whose plan is here; nothing is kept before what is from earlier is taken up. */
+  private readonly taken = signal('');
+
+  private asked = '';
 
   readonly half = signal<Half>('out');
   /** How far a search that runs has come. */
@@ -141,13 +146,17 @@ export class PlanDraft {
     effect(() => {
       const id = this.desk.job()?.id;
       const half = this.half();
-      if (id === undefined || keyOf(id, half) === this.taken) return;
-      this.taken = keyOf(id, half);
-      untracked(() => this.takeUp(readKept(this.taken)));
+      if (id === undefined) return;
+      const key = keyOf(id, half);
+      if (key === this.asked) return;
+      this.asked = key;
+      untracked(() => void this.takeUpKept(key));
     });
     effect(() => {
       const version = this.version();
-      if (this.taken !== '') keep(this.taken, version);
+      const key = this.taken();
+      // A full device keeps the plan for as long as the page is open.
+      if (key !== '') this.drafts.keep(key, version).catch(() => undefined);
     });
   }
 
@@ -245,7 +254,7 @@ export class PlanDraft {
   drop(): void {
     this.stop();
     this.broken.set(undefined);
-    this.takeUp(undefined);
+    this.begin(undefined);
   }
 
   /** Follows the plan from now on. Returns what went wrong, in words, or undefined when it is in the ledger. */
@@ -264,7 +273,7 @@ export class PlanDraft {
       heightChanges: schedule.costs.heightChanges,
     });
     if ('refused' in result) return result.refused;
-    this.takeUp(undefined);
+    this.begin(undefined);
     return undefined;
   }
 
@@ -279,27 +288,20 @@ export class PlanDraft {
     this.at.set(kept.length + 1);
   }
 
-  private takeUp(version: Version | undefined): void {
+  /** Takes up what this device kept under `key`, unless something newer was made while it was read. */
+  private async takeUpKept(key: string): Promise<void> {
+    this.taken.set('');
+    this.begin(undefined);
+    const kept = await this.drafts.read(key);
+    const id = this.desk.job()?.id;
+    if (id === undefined || keyOf(id, this.half()) !== key) return;
+    if (isVersion(kept) && this.version() === undefined) this.begin(kept);
+    this.taken.set(key);
+  }
+
+  private begin(version: Version | undefined): void {
     this.versions.set(version ? [version] : []);
     this.at.set(version ? 1 : 0);
-  }
-}
-
-function keep(key: string, version: Version | undefined): void {
-  try {
-    if (version) localStorage.setItem(key, JSON.stringify(version));
-    else localStorage.removeItem(key);
-  } catch {
-    // A full device keeps the plan for as long as the page is open.
-  }
-}
-
-function readKept(key: string): Version | undefined {
-  try {
-    const kept: unknown = JSON.parse(localStorage.getItem(key) ?? 'null');
-    return isVersion(kept) ? kept : undefined;
-  } catch {
-    return undefined;
   }
 }
 

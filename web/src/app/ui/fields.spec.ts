@@ -1,10 +1,10 @@
-import { HarnessLoader } from '@angular/cdk/testing';
+import { type HarnessLoader, TestKey } from '@angular/cdk/testing';
 import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { FormControl, FormGroup, ReactiveFormsModule } from '@angular/forms';
 import { MatAutocompleteHarness } from '@angular/material/autocomplete/testing';
-import { MatChipGridHarness } from '@angular/material/chips/testing';
+import { MatChipGridHarness, MatChipInputHarness } from '@angular/material/chips/testing';
 import { MatDatepickerInputHarness } from '@angular/material/datepicker/testing';
 import { ErrorStateMatcher } from '@angular/material/core';
 import { MatFormFieldHarness } from '@angular/material/form-field/testing';
@@ -161,10 +161,12 @@ describe('names', () => {
   it('are parted by commas, each kept once, and taken away one by one', async () => {
     const { page, loader } = await open();
     const grid = await loader.getHarness(MatChipGridHarness);
-    const input = await grid.getInput();
-    await input?.setValue('Ines,  Femi , Ines,');
-    await input?.blur();
+    const input = await loader.getHarness(MatChipInputHarness);
+    await input.setValue('Ines,  Femi , Ines,');
+    await input.blur();
+    await new Promise((later) => setTimeout(later));
     expect(page.form.value.crew).toEqual(['Ines', 'Femi']);
+    await input.sendSeparatorKey(TestKey.ENTER);
     const [first] = await grid.getRows();
     await (await first?.getRemoveButton())?.click();
     expect(page.form.value.crew).toEqual(['Femi']);

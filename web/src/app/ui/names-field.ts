@@ -1,15 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, effect, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, input, signal, untracked } from '@angular/core';
 import { COMMA, ENTER } from '@angular/cdk/keycodes';
-import { type FormControl, ReactiveFormsModule } from '@angular/forms';
+import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import {
   MatAutocomplete,
   MatAutocompleteTrigger,
   MatOption,
   type MatAutocompleteSelectedEvent,
 } from '@angular/material/autocomplete';
-import { MatChipGrid, MatChipInput, MatChipRemove, MatChipRow, type MatChipInputEvent } from '@angular/material/chips';
+import { MatChipGrid, MatChipInput, MatChipRemove, MatChipRow } from '@angular/material/chips';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatIcon } from '@angular/material/icon';
+import equal from 'fast-deep-equal';
 import { looksAgain } from './looks-again';
 import { wrongWith } from './yup-rule';
 
@@ -33,26 +34,25 @@ import { wrongWith } from './yup-rule';
   template: `
     <mat-form-field>
       <mat-label>{{ label() }}</mat-label>
-      <mat-chip-grid #grid [formControl]="control()">
-        @for (name of names(); track name) {
+      <mat-chip-grid #grid [formControl]="judged">
+        @for (name of kept(); track name) {
           <mat-chip-row (removed)="drop(name)">
             {{ name }}
             <button type="button" matChipRemove [attr.aria-label]="'Without ' + name"><mat-icon svgIcon="x" /></button>
           </mat-chip-row>
         }
-        <input
-          #written
-          [attr.name]="field()"
-          [placeholder]="names().length === 0 ? placeholder() : ''"
-          [matChipInputFor]="grid"
-          [matChipInputSeparatorKeyCodes]="separators"
-          [matChipInputAddOnBlur]="true"
-          [matAutocomplete]="list"
-          (input)="sought.set(written.value)"
-          (matChipInputTokenEnd)="add($event)"
-        />
       </mat-chip-grid>
-      <mat-autocomplete #list (optionSelected)="take($event, written)">
+      <input
+        [attr.name]="field()"
+        [placeholder]="kept().length === 0 ? placeholder() : ''"
+        [value]="typed()"
+        [matChipInputFor]="grid"
+        [matChipInputSeparatorKeyCodes]="separators"
+        [matAutocomplete]="list"
+        (input)="write($event)"
+        (matChipInputTokenEnd)="keep()"
+      />
+      <mat-autocomplete #list (optionSelected)="take($event)">
         @for (one of offered(); track one) {
           <mat-option [value]="one">{{ one }}</mat-option>
         }
@@ -75,13 +75,17 @@ export class NamesField {
   readonly placeholder = input('');
 
   protected readonly separators = [ENTER, COMMA];
-  protected readonly names = signal<readonly string[]>([]);
-  protected readonly sought = signal('');
+  /** What stands as chips; what is being typed after them counts too, so that nothing moves when the field is left. */
+  protected readonly kept = signal<readonly string[]>([]);
+  protected readonly typed = signal('');
+  /** What the grid shows as right or wrong: it would hand its control the chips alone, without what is being typed. */
+  protected readonly judged = new FormControl<unknown>(undefined, () => this.control().errors);
+  private readonly all = computed(() => [...new Set([...this.kept(), ...namesIn(this.typed())])]);
   /** What is known and not on the list yet. */
   protected readonly offered = computed(() => {
-    const sought = this.sought().trim().toLowerCase();
+    const sought = this.typed().split(',').at(-1)?.trim().toLowerCase() ?? '';
     return this.known()
-      .filter((one) => !this.names().includes(one) && one.toLowerCase().includes(sought))
+      .filter((one) => !this.kept().includes(one) && one.toLowerCase().includes(sought))
       .slice(0, 30);
   });
   protected readonly wrongWith = wrongWith;
@@ -90,30 +94,55 @@ export class NamesField {
     looksAgain(this.control);
     effect((gone) => {
       const control = this.control();
-      this.names.set(control.value);
-      const following = control.valueChanges.subscribe((names) => this.names.set(names));
+      this.show(control.value);
+      this.judged.updateValueAndValidity();
+      const following = control.valueChanges.subscribe((names) => {
+        this.show(names);
+        this.judged.updateValueAndValidity();
+      });
       gone(() => following.unsubscribe());
     });
   }
 
-  protected add({ value, chipInput }: MatChipInputEvent): void {
-    chipInput.clear();
-    this.sought.set('');
-    this.put(value.split(','));
+  protected write({ target }: Event): void {
+    if (!(target instanceof HTMLInputElement)) return;
+    this.typed.set(target.value);
+    this.tell();
   }
 
-  protected take({ option }: MatAutocompleteSelectedEvent, written: HTMLInputElement): void {
-    written.value = '';
-    this.sought.set('');
-    this.put([String(option.value)]);
+  /** What is typed becomes chips. */
+  protected keep(): void {
+    this.kept.set(this.all());
+    this.typed.set('');
+    this.tell();
+  }
+
+  protected take({ option }: MatAutocompleteSelectedEvent): void {
+    this.typed.set(String(option.value));
+    this.keep();
   }
 
   protected drop(name: string): void {
-    this.control().setValue(this.names().filter((one) => one !== name));
+    this.kept.update((before) => before.filter((one) => one !== name));
+    this.tell();
   }
 
-  private put(more: readonly string[]): void {
-    const names = [...this.names(), ...more.map((one) => one.trim()).filter((one) => one !== '')];
-    this.control().setValue([...new Set(names)]);
+  private tell(): void {
+    this.control().setValue(this.all());
   }
+
+  /** Shows what was set from elsewhere; what this field has told itself is shown already. */
+  private show(names: readonly string[]): void {
+    if (equal(names, untracked(this.all))) return;
+    this.kept.set(names);
+    this.typed.set('');
+  }
+}
+
+/** The names in a line of them, parted by commas. */
+function namesIn(line: string): readonly string[] {
+  return line
+    .split(',')
+    .map((one) => one.trim())
+    .filter((one) => one !== '');
 }

@@ -10,7 +10,7 @@ import type { Choice } from './choice';
   template: `
     <fieldset>
       <legend>{{ label() }}</legend>
-      <div [class.keys]="asKeys()" [class.narrow]="asKeys()" [class.columns]="!asKeys()">
+      <div [class.keys]="asKeys()" [class.columns]="!asKeys()">
         @for (one of choices(); track one.value) {
           <mat-checkbox [checked]="ticked().has(one.value)" (change)="tick(one.value, $event.checked)">{{
             one.words
