@@ -79,7 +79,7 @@ export class NamesField {
   protected readonly kept = signal<readonly string[]>([]);
   protected readonly typed = signal('');
   /** What the grid shows as right or wrong: it would hand its control the chips alone, without what is being typed. */
-  protected readonly judged = new FormControl<unknown>(undefined, () => this.control().errors);
+  protected readonly judged = new FormControl<unknown>(undefined);
   private readonly all = computed(() => [...new Set([...this.kept(), ...namesIn(this.typed())])]);
   /** What is known and not on the list yet. */
   protected readonly offered = computed(() => {
@@ -95,6 +95,7 @@ export class NamesField {
     effect((gone) => {
       const control = this.control();
       this.show(control.value);
+      this.judged.setValidators(() => control.errors);
       this.judged.updateValueAndValidity();
       const following = control.valueChanges.subscribe((names) => {
         this.show(names);
