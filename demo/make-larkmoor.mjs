@@ -6,7 +6,8 @@
 import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { completed, compose, templateOf } from '@brisk/core/layouts';
-import { hasRun, isDone, openItems, RULES_NOW, setsOf, stopOf } from '@brisk/core/ledger';
+import { RULES_NOW } from '@brisk/core/connection-map';
+import { hasRun, isDone, openItems, setsOf, stopOf } from '@brisk/core/ledger';
 import { positionsOf } from '@brisk/core/fasteners';
 import { interfacesOf, swapWork } from '@brisk/core/swap';
 import { usualSettings } from '@brisk/core/planning';

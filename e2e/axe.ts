@@ -14,12 +14,12 @@ interface AxeWindow {
 
 const STANDARDS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
 
-/** Everything axe finds wrong with the page as it stands, in one line each; held to `rules` alone where some are named. */
-export async function violations(page: Page, rules?: readonly string[]): Promise<string[]> {
+/** Everything axe finds wrong with the page as it stands, in one line each. */
+export async function violations(page: Page): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe);
   const found = await page.evaluate(
     async (options) => (await (window as unknown as AxeWindow).axe.run(options)).violations,
-    { runOnly: [...(rules ?? STANDARDS)], resultTypes: ['violations'] },
+    { runOnly: [...STANDARDS], resultTypes: ['violations'] },
   );
   return found.flatMap(({ id, nodes }) =>
     nodes.map(({ target, failureSummary }) => `${id} ${target.join(' ')} ${failureSummary ?? ''}`),

@@ -42,11 +42,11 @@ test('one machine, from survey to running and handed over', async ({ page, reque
   });
 
   await test.step('Strip: made safe, counted, tagged, stuck, skipped, found', async () => {
-    await expect(hand(page).getByRole('heading', { level: 1 })).toHaveText('Let the fuel pressure down');
+    await expect(hand(page).getByRole('heading', { level: 1 })).toHaveText('Unbolt the battery negative lead');
     await expect(page.getByText('51 still hold it').first()).toBeAttached();
-    await hand(page).locator('button.done').click();
-    await expect(hand(page)).toContainText('the battery negative lead');
     await expect(hand(page)).toContainText('Bag 1');
+    await hand(page).locator('button.done').click();
+    await expect(hand(page)).toContainText('Let the fuel pressure down');
     await hand(page).locator('button.done').click();
     await expect(hand(page)).toContainText('Made safe');
     await sign(page);

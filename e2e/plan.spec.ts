@@ -79,7 +79,7 @@ test('a step dragged where it may not stand says what breaks, and can take along
   const rows = page.locator('bl-setup-list .row');
   await expect(rows.first()).toBeVisible();
   const airbox = rows.filter({ hasText: 'Lift the air filter box out' });
-  const first = rows.filter({ hasText: 'Let the fuel pressure down' });
+  const first = rows.filter({ hasText: 'Unbolt the battery negative lead' });
   await drag(page, airbox.locator('.handle'), first);
   await expect(page.getByText('That would break something')).toBeVisible();
   await expect(page.locator('.broken')).toContainText('Nobody has looked and signed');

@@ -13,6 +13,8 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
+    // What is looked at is where things come to, not the way there.
+    contextOptions: { reducedMotion: 'reduce' },
     screenshot: 'only-on-failure',
     actionTimeout: 15_000,
     launchOptions: {

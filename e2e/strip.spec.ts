@@ -52,10 +52,9 @@ const pick = (page: Page, ...files: readonly { name: string; mimeType: string; b
 test('bag, count and tag of a step are one touch, and one more sends them elsewhere', async ({ page, request }) => {
   const job = await beginJob(request, 'Touches');
   await page.goto(`/jobs/${job}/strip`);
-  await hand(page).locator('button.done').click();
   await expect(hand(page)).toContainText('battery negative');
   await hand(page).locator('button.done').click();
-  await expect(hand(page)).toContainText('Hold point');
+  await expect(hand(page)).toContainText('Let the fuel pressure down');
   await page.keyboard.press('u');
   await expect(hand(page)).toContainText('battery negative');
   await hand(page).getByText('Card', { exact: true }).click();
@@ -81,7 +80,7 @@ test('photos are turned upright, made smaller, stripped of their place, and show
     .poll(async () => (await entriesOf(request, job)).map(({ kind }) => kind), { timeout: 20_000 })
     .toEqual(['photo-taken']);
   const [taken] = await entriesOf(request, job);
-  expect(taken).toMatchObject({ widthPx: 1_920, heightPx: 2_560, pinnedTo: { operation: 'make:fuel-depressurised' } });
+  expect(taken).toMatchObject({ widthPx: 1_920, heightPx: 2_560, pinnedTo: { operation: 'open:battery-negative' } });
   await expect.poll(async () => (await request.get(`/api/photos/${String(taken?.['photo'])}`)).status()).toBe(200);
   const kept = await sharp(await (await request.get(`/api/photos/${String(taken?.['photo'])}`)).body()).metadata();
   expect(kept).toMatchObject({ width: 1_920, height: 2_560 });

@@ -23,19 +23,16 @@ const VIEWS: Readonly<Record<string, readonly string[]>> = {
   Sweeper: ['/survey', '/survey/files', '/plan', '/plan/schools', '/plan/ways', '/plan/tools'],
   'Tug 2': ['/survey/donor', '/survey/joints', '/survey/pull'],
 };
-/** Looked at by axe at the widest and the narrowest; between them only for what sticks out. */
+/** Axe looks at the widest by day and at the narrowest by night; between them only for what sticks out. */
 const SIZES = [
   { width: 1280, height: 800, looked: true },
   { width: 820, height: 1180, looked: false },
-  { width: 390, height: 844, looked: true },
+  { width: 390, height: 844, looked: false },
 ];
 
 async function sidewaysPx(page: Page): Promise<number> {
   return page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 }
-
-// Colours are looked at, not the way from one to the other.
-test.use({ contextOptions: { reducedMotion: 'reduce' } });
 
 for (const [job, views] of Object.entries(VIEWS))
   test(`the views of ${job} are named, whole at every size, by day and night, and all our own`, async ({
@@ -72,7 +69,7 @@ for (const [job, views] of Object.entries(VIEWS))
         await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
         await Promise.all(document.getAnimations().map(({ finished }) => finished));
       });
-      expect.soft(await violations(page, ['color-contrast']), `${view} at night`).toEqual([]);
+      expect.soft(await violations(page), `${view} at night, 390 wide`).toEqual([]);
     }
     expect(elsewhere).toEqual([]);
     expect(wrong).toEqual([]);

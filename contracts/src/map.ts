@@ -3,6 +3,7 @@ import {
   CAUTIONS,
   CONNECTION_KINDS,
   HOLD_POINTS,
+  MOVING,
   STATIONS,
   STEP_HEIGHTS,
   SYSTEMS,
@@ -63,6 +64,7 @@ const stepFields: FieldsOf<StepSpec> = {
   minutes: minutes(),
   cautions: cautions(),
   tip: optionalText(),
+  moves: optionalList(oneOf(MOVING), MOVING.length),
 };
 const step = () => record<StepSpec>(stepFields);
 const optionalStep = () => step().optional().default(undefined);
@@ -75,6 +77,7 @@ const oneAccess = () =>
       removed: named(),
       why: text(),
       because: oneOf(['access', 'safety', 'load path']).optional(),
+      orderOnly: optionalYesOrNo(),
     },
     ({ open, removed }) => (open === undefined) !== (removed === undefined),
     'access names either a connection to open or a part to remove.',
@@ -88,6 +91,8 @@ const part = record<Part>({
   system: oneOf(SYSTEMS),
   massKg: optionalAmount(100_000),
   ridesWith: named(),
+  coversBay: optionalYesOrNo(),
+  movesWith: oneOf(MOVING).optional(),
   removal: optionalStep(),
 });
 
@@ -129,6 +134,7 @@ const connection = record<Connection>({
   circuit: named(),
   carriesLoad: optionalYesOrNo(),
   tip: optionalText(),
+  moves: optionalList(oneOf(MOVING), MOVING.length),
   refit: record<RefitData>({
     minutes: minutes(),
     torque: torque(),

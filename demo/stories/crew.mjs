@@ -51,7 +51,7 @@ export class Crew {
 
   /** Searches for a plan of the way out as the page does, by as many orders as it tries in a few seconds, and follows it. */
   follow(by, minutes, settings) {
-    const { net } = planned(this.state, 'out', settings, this.state.plans.get('out')?.order);
+    const { net } = planned(this.state, 'out', settings, this.state.plans.get('out'));
     const search = new Search(net, 1);
     search.run(60_000);
     const { costs, steps } = scheduleOf(net, search.best());

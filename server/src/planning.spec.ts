@@ -96,8 +96,8 @@ describe('the planning of a job', () => {
 
   it('keeps what has been recorded: a connection that was opened stays on the map', async () => {
     const id = await server.begin();
-    await server.append(id, 0, [entry({ kind: 'operation-done', operation: 'make:fuel-depressurised' })]);
-    await server.append(id, 1, [entry({ kind: 'operation-done', operation: 'open:battery-negative' })]);
+    await server.append(id, 0, [entry({ kind: 'operation-done', operation: 'open:battery-negative' })]);
+    await server.append(id, 1, [entry({ kind: 'operation-done', operation: 'make:fuel-depressurised' })]);
     const job = await jobOf(id);
     const noFuel: Planning = {
       ...edited(job),

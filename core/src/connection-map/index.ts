@@ -21,4 +21,5 @@ export {
   waysOut,
   type Way,
 } from './graph.js';
+export { planHeldTo, RULES_NOW } from './rules.js';
 export { problemsOf, type MapProblem } from './problems.js';

@@ -52,6 +52,10 @@ export const SYSTEMS = [
 ] as const;
 export type System = (typeof SYSTEMS)[number];
 
+/** What may be in motion while somebody works: the weight on gear and mounts, and whatever is turned or pressed. */
+export const MOVING = ['weight', 'crank', 'steering', 'pedal'] as const;
+export type Moving = (typeof MOVING)[number];
+
 /** Cautions a step may carry; their wording is in `cautions.ts`. */
 export const CAUTIONS = [
   'battery',
@@ -93,9 +97,13 @@ export interface FastenerSet {
 }
 
 /** What must have happened before a step can be reached, and why, in the crew's words. */
-export type Access =
-  | { readonly open: ConnectionId; readonly why: string; readonly because?: AccessReason }
-  | { readonly removed: PartId; readonly why: string; readonly because?: AccessReason };
+export type Access = ({ readonly open: ConnectionId } & AccessDetails) | ({ readonly removed: PartId } & AccessDetails);
+export interface AccessDetails {
+  readonly why: string;
+  readonly because?: AccessReason;
+  /** An order only: it comes first where it is done at all, and is not done for this. */
+  readonly orderOnly?: boolean;
+}
 export type AccessReason = 'access' | 'safety' | 'load path';
 
 /** What a person needs to know to do one step of work. */
@@ -108,6 +116,8 @@ export interface StepSpec {
   readonly minutes: ThreePointMinutes;
   readonly cautions: readonly Caution[];
   readonly tip?: string;
+  /** What it sets in motion: nobody’s hands are at that meanwhile. */
+  readonly moves?: readonly Moving[];
 }
 
 export interface Part {
@@ -118,6 +128,10 @@ export interface Part {
   readonly massKg?: number;
   /** The part this one hangs on and comes away with. */
   readonly ridesWith?: PartId;
+  /** It closes the bay from above: where it comes off, it does before anybody works in there. */
+  readonly coversBay?: boolean;
+  /** What it moves with: a belt with the crank, a calliper with the wheels. */
+  readonly movesWith?: Moving;
   /** How it is lifted away once nothing holds it. Absent: it never comes out by itself. */
   readonly removal?: StepSpec;
 }
@@ -157,6 +171,8 @@ export interface Connection {
   readonly circuit?: CircuitId;
   readonly carriesLoad?: boolean;
   readonly tip?: string;
+  /** What undoing it or doing it up sets in motion. */
+  readonly moves?: readonly Moving[];
   readonly refit: RefitData;
 }
 

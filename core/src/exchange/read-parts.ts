@@ -30,7 +30,10 @@ export function partReader(map: ConnectionMap): Reader {
         system: word(value, 'system', SYSTEMS, known?.system ?? 'body'),
         ...(massKg === undefined ? {} : { massKg }),
         ...(ridesWith === undefined ? {} : { ridesWith }),
+        // What no column tells stays as it is.
         ...(known?.removal ? { removal: known.removal } : {}),
+        ...(known?.movesWith ? { movesWith: known.movesWith } : {}),
+        ...(known?.coversBay ? { coversBay: known.coversBay } : {}),
       };
       seen.add(own);
       parts.add(part);

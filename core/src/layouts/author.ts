@@ -85,7 +85,7 @@ const cautionsAt = ({ height }: Where, more: StepSpec['cautions'] = []): StepSpe
 
 /** What differs from the plainest connection: one pair of hands, bare fingers, nothing in its way, no figure. */
 export interface Details extends Partial<
-  Pick<Connection, 'hands' | 'tools' | 'cautions' | 'needs' | 'access' | 'circuit' | 'carriesLoad' | 'tip'>
+  Pick<Connection, 'hands' | 'tools' | 'cautions' | 'needs' | 'access' | 'circuit' | 'carriesLoad' | 'tip' | 'moves'>
 > {
   readonly when?: Optional<Connection>['when'];
   readonly set?: FastenerSet | readonly FastenerSet[];
@@ -205,6 +205,14 @@ export const after = (id: ConnectionId, why: string, because?: AccessReason): Ac
   open: id,
   why,
   ...(because ? { because } : {}),
+});
+
+/** `id` comes before this where it is opened at all. */
+export const onlyAfter = (id: ConnectionId, why: string, because: AccessReason): Access => ({
+  open: id,
+  why,
+  because,
+  orderOnly: true,
 });
 
 /** A step of the lift or of the way down, under the hoist’s own cautions. */

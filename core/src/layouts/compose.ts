@@ -21,7 +21,8 @@ export class ChoiceError extends MapError {
 /**
  * The map of a machine of this layout with `choices`; what is not chosen is as usual. A connection is there when both
  * its ends are, and what would have to be out of the way first counts only where it is on the machine at all.
- * Throws {@link ChoiceError} for a choice the layout does not offer and for choices that cannot stand together.
+ * Throws {@link ChoiceError} for a choice the layout does not offer and for choices that cannot stand together, and
+ * {@link MapError} where something needs what nothing on the map brings about.
  */
 export function compose(template: Template, choices: Choices = {}): ConnectionMap {
   const chosen = completed(template, choices);
@@ -48,7 +49,13 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
   const place = placing(template);
   const reachedPast = (access: readonly Access[]) =>
     access.filter((need) => ('open' in need ? present.connections.has(need.open) : present.parts.has(need.removed)));
-  const inForce = (needs: readonly string[]) => needs.filter((need) => present.conditions.has(need));
+  /** What `of` needs, as long as something on this map brings it about: a need nobody meets would fall away unseen. */
+  const inForce = (needs: readonly string[], of: string) => {
+    const unmet = needs.find((need) => !present.conditions.has(need));
+    if (unmet !== undefined)
+      throw new MapError(`“${of}” needs “${unmet}”, and nothing on “${template.name}” brings that about.`);
+    return needs;
+  };
 
   const keptConnections = connections.map((connection): Connection => keptConnection(place(connection)));
   function keptConnection({ circuit, ...connection }: Connection): Connection {
@@ -56,7 +63,7 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
     return {
       ...connection,
       ...(circuit !== undefined && present.circuits.has(circuit) ? { circuit } : {}),
-      needs: inForce(connection.needs),
+      needs: inForce(connection.needs, connection.id),
       access: reachedPast(connection.access),
       refit: {
         ...connection.refit,
@@ -82,7 +89,7 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
       ...circuit,
       drain: {
         ...place(circuit.drain),
-        needs: inForce(circuit.drain.needs),
+        needs: inForce(circuit.drain.needs, circuit.id),
         access: reachedPast(circuit.drain.access),
       },
       fill: place(circuit.fill),

@@ -141,12 +141,13 @@ describe('composing', () => {
     expect(operations.has('lift:gearbox-out')).toBe(true);
   });
 
-  it('empties the air and tilts the cab of a heavy one before anybody signs for it', () => {
+  it('empties the air of a heavy one before anybody signs for it, and tilts the cab only then', () => {
     const { precedence } = workOf({ map: usualMap('heavy-tilt-cab'), powerpack: 'engine-with-gearbox', route: 'top' });
     const beforeSigning = precedence.filter(({ after }) => after === 'hold:made-safe').map(({ before }) => before);
     expect(beforeSigning).toEqual(
-      expect.arrayContaining(['make:air-released', 'make:cab-tilted', 'open:battery-negative']),
+      expect.arrayContaining(['make:air-released', 'make:tank-closed', 'open:battery-negative']),
     );
+    expect(beforeSigning).not.toContain('make:cab-tilted');
   });
 
   it('has the high voltage switched off by qualified people before anything orange is opened', () => {

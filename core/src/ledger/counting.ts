@@ -1,4 +1,4 @@
-import type { Connection, ConnectionId, FastenerSet } from '../connection-map/index.js';
+import { planHeldTo, type Connection, type ConnectionId, type FastenerSet } from '../connection-map/index.js';
 import { readFastener, type Home } from '../fasteners/index.js';
 import { operationId } from '../teardown/index.js';
 import type { LooseBolt } from './entries/fasteners/bolt-found.js';
@@ -8,15 +8,9 @@ import type { GroundCheck } from './entries/start/ground-checked.js';
 import { isDone } from './reading.js';
 import type { JobState } from './state.js';
 
-/**
- * The edition of the rules that new jobs are held to. From the second on a set has to come out even before its final
- * torque, and grounds are looked at before the first start; older ledgers were written without and still stand.
- */
-export const RULES_NOW = 2;
-
 /** Whether a job is held to the rules of `edition`. */
 export function heldTo({ plan }: JobState, edition: number): boolean {
-  return (plan.rules ?? 1) >= edition;
+  return planHeldTo(plan, edition);
 }
 
 /** What holds a joint: as somebody found it, or else as the map has it. */

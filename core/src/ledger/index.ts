@@ -54,7 +54,6 @@ export {
   leftAndMissing,
   looseBolts,
   openHomes,
-  RULES_NOW,
   setCountOf,
   setCounts,
   setsOf,

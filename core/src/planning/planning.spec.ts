@@ -136,7 +136,7 @@ describe('the rest of a job as a problem', () => {
   it('keeps a pin, and says which pin cannot be kept', () => {
     const pins = [
       { of: 'open:prop-front', before: 'open:prop-front', after: 'open:intake-duct' },
-      { of: 'open:intake-duct', before: 'open:intake-duct', after: 'make:fuel-depressurised' },
+      { of: 'open:intake-duct', before: 'open:intake-duct', after: 'open:battery-negative' },
     ];
     const plan = planned(fresh, 'out', { ...two, pins }, undefined);
     const order = orderOf(plan.schedule);

@@ -52,6 +52,7 @@ export function problemFor(
     carrying: half === 'back' && carriesOnFromOut(state) ? 0 : carrying(state).length,
     notBefore: new Map(waits.flatMap(({ operation, min }) => (min === undefined ? [] : [[operation, min] as const]))),
     outside: new Set(operations.filter(isLicensed).map(({ id }) => id)),
+    runs: work.runs,
     stages: half === 'out' ? stagesOf(school, operations, edges, work.plan.map, work.lump) : new Map(),
     heldUp: left.filter(({ id }) => held.has(id)),
     lostPins: lost,
@@ -71,7 +72,9 @@ function timed(operation: Operation, own: OwnMinutes): Operation {
 
 /** Work only certified or qualified people do; it is arranged with somebody from outside. */
 export function isLicensed({ kind, cautions }: Operation): boolean {
-  return kind === 'make-safe' && (cautions.includes('refrigerant') || cautions.includes('high-voltage'));
+  return (
+    cautions.includes('high-voltage') || (['make-safe', 'release'].includes(kind) && cautions.includes('refrigerant'))
+  );
 }
 
 /** Edges of the work with the crew’s pins among them, and the pins that would tie steps into a ring. */

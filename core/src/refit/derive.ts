@@ -3,6 +3,7 @@ import type { Operation, Precedence, Teardown } from '../teardown/index.js';
 import {
   adaptEdges,
   batteryLast,
+  inHandEdges,
   loadBackEdges,
   lowerEdges,
   mountEdges,
@@ -49,7 +50,8 @@ export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
   const checks = checkOperations(map);
   const refitOnly = [
     ...stageEdges(opened, stages),
-    ...reversedEdges(map, teardown, stages),
+    ...reversedEdges(plan, teardown, stages),
+    ...inHandEdges(teardown, stages),
     ...mountEdges(opened, stages),
     ...lowerEdges(plan, teardown, opened, stages),
     ...adaptEdges(plan, stages),

@@ -1,6 +1,7 @@
 import {
   crossing,
   needsOf,
+  planHeldTo,
   routeOf,
   type Connection,
   type ConnectionMap,
@@ -39,10 +40,11 @@ export function stageEdges(opened: readonly Connection[], stages: ReadonlyMap<st
 
 /** The teardown's access, condition and part edges, walked the other way. */
 export function reversedEdges(
-  map: ConnectionMap,
+  plan: JobPlan,
   teardown: Teardown,
   stages: ReadonlyMap<string, Stages>,
 ): readonly Precedence[] {
+  const { map } = plan;
   const wayBack = new Map<OperationId, { first: OperationId; last: OperationId }>();
   for (const [id, { first, last }] of stages) wayBack.set(operationId.open(id), { first, last });
   for (const id of teardown.removed.keys())
@@ -55,10 +57,12 @@ export function reversedEdges(
     map.connections.filter(({ carriesLoad }) => carriesLoad).map(({ id }) => operationId.open(id)),
   );
   const title = new Map(teardown.operations.map((operation) => [operation.id, operation.title]));
-  return teardown.precedence.flatMap(({ before, after, reason }): Precedence[] => {
+  const everyOrder = planHeldTo(plan, 3);
+  return teardown.precedence.flatMap(({ before, after, reason, told }): Precedence[] => {
     const then = wayBack.get(before);
     const first = wayBack.get(after);
-    if (!then || !first || !['access', 'condition', 'part'].includes(reason.kind)) return [];
+    const turns = ['access', 'condition', 'part'].includes(reason.kind) || (everyOrder && told === true);
+    if (!then || !first || !turns) return [];
     // Mounts are tightened together, so between two of them only the starting by hand is turned round.
     const bothMounts = mounts.has(before) && mounts.has(after);
     return [
@@ -76,6 +80,26 @@ export function reversedEdges(
     if (reason.kind === 'part') return 'The part is in its place before it is fastened.';
     return `Later it cannot be reached. On the way out: ${reason.words}`;
   }
+}
+
+/** A heavy part is held up until the fastener that came out last is in again: the others follow. */
+export function inHandEdges({ hanging }: Teardown, stages: ReadonlyMap<string, Stages>): readonly Precedence[] {
+  return hanging.flatMap(({ part, last, others }) => {
+    const own = stages.get(last.id);
+    if (!own) return [];
+    return others.flatMap(({ id }): Precedence[] => {
+      const other = stages.get(id);
+      return other
+        ? [
+            {
+              before: own.first,
+              after: other.first,
+              reason: { kind: 'sequence', words: `The ${part.name} is in somebody’s hands until ${last.name} is in.` },
+            },
+          ]
+        : [];
+    });
+  });
 }
 
 /** Mounts are started, seated and torqued together. */

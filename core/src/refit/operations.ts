@@ -47,8 +47,16 @@ export function fitOperations(map: ConnectionMap, teardown: Teardown): readonly 
 
 /** One connection: started by hand where it carries load, closed, and at final torque where it has a figure. */
 export function connectionOperations(connection: Connection): readonly Operation[] {
-  const { id, name, station, height, hands, tools, cautions, refit } = connection;
-  const common = { phase: 'refit' as const, connection: id, station, height, tools, cautions };
+  const { id, name, station, height, hands, tools, cautions, moves, refit } = connection;
+  const common = {
+    phase: 'refit' as const,
+    connection: id,
+    station,
+    height,
+    tools,
+    cautions,
+    ...(moves ? { moves } : {}),
+  };
   const operations: Operation[] = [];
   if (connection.carriesLoad)
     operations.push({

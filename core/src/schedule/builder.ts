@@ -1,4 +1,4 @@
-import { STATIONS, type MachineHeight, type StepHeight } from '../connection-map/index.js';
+import { MOVING, STATIONS, type MachineHeight, type StepHeight } from '../connection-map/index.js';
 import type { Absence } from './crew.js';
 import type { Task, TaskNet } from './task.js';
 
@@ -16,7 +16,7 @@ export interface Costs {
 
 /** What kept a task from beginning earlier, and the task that is to blame, if one is. */
 export interface Held {
-  readonly is: 'after' | 'hands' | 'room' | 'machine' | 'everybody' | 'arranged' | 'away' | 'nothing';
+  readonly is: 'after' | 'hands' | 'room' | 'machine' | 'everybody' | 'arranged' | 'away' | 'clear' | 'run' | 'nothing';
   readonly by?: Task;
 }
 
@@ -88,6 +88,12 @@ class Person {
   }
 }
 
+/** Something that is in motion, or that hands are at, and until when. */
+interface Busy {
+  untilMin: number;
+  by: Task | undefined;
+}
+
 /** Room for one at a station. */
 interface Place {
   freeAt: number;
@@ -106,6 +112,10 @@ export class ScheduleBuilder {
   /** When each place at a station is free again. */
   readonly #places: readonly (readonly Place[])[];
   readonly #chosen: Person[] = [];
+  /** Until when each thing that may move is in motion, and until when somebody’s hands are at it, and who. */
+  readonly #moved: Busy[] = MOVING.map(() => ({ untilMin: 0, by: undefined }));
+  readonly #handled: Busy[] = MOVING.map(() => ({ untilMin: 0, by: undefined }));
+  #held: Held = { is: 'nothing' };
   #placed: Placed[] | undefined;
 
   constructor(private readonly net: TaskNet) {
@@ -128,6 +138,10 @@ export class ScheduleBuilder {
     const { weights, moveMachineMin } = problem.crew;
     for (const person of this.#people) person.reset();
     for (const places of this.#places) for (const place of places) this.clear(place);
+    for (const busy of [...this.#moved, ...this.#handled]) {
+      busy.untilMin = 0;
+      busy.by = undefined;
+    }
     let height = problem.height;
     let carrying = problem.carrying ?? 0;
     /** Nothing begins before it: the last time everybody had stopped. */
@@ -143,8 +157,11 @@ export class ScheduleBuilder {
     let place = -1;
     for (const task of order) {
       place += 1;
-      const { operation, minutes } = task;
-      const wanted = operation.height === 'either' && task.moveFirst ? wantedAhead(order, place) : operation.height;
+      // It was put where its run begins.
+      if (task.first) continue;
+      const { then } = task;
+      const stands = then && task.operation.height === 'either' ? then.operation.height : task.operation.height;
+      const wanted = stands === 'either' && task.moveFirst ? wantedAhead(order, place) : stands;
       if (carrying === 0 && wanted !== 'either' && wanted !== height) {
         height = wanted;
         heightChanges += 1;
@@ -152,43 +169,59 @@ export class ScheduleBuilder {
         stoppedFor = last ? { is: 'machine', by: last } : { is: 'machine' };
         finishMin = stopped;
       }
+      const hands = then && then.hands > task.hands ? then.hands : task.hands;
       let from = Math.max(stopped, task.notBefore);
       for (const earlier of task.before) if (earlier.endMin > from) from = earlier.endMin;
       if (task.exclusive && finishMin > from) from = finishMin;
+      const clear = this.clearFrom(task);
+      if (clear > from) from = clear;
       const places = this.#places[task.station] ?? [];
-      const roomy = this.roomFrom(places, task.hands);
+      const roomy = this.roomFrom(places, hands);
       if (roomy > from) from = roomy;
+      if (then) {
+        const ready = Math.max(
+          then.notBefore,
+          this.clearFrom(then),
+          this.roomFrom(this.#places[then.station] ?? [], hands),
+        );
+        if (ready - task.minutes > from) from = ready - task.minutes;
+      }
 
-      const start = this.startWith(task, from);
-      const end = start + minutes;
-      if (this.#placed) {
-        const held = this.heldBy(task, start, from, { stopped, stoppedFor, finishMin, last, roomy });
-        this.#placed.push({
-          task,
-          held,
-          startMin: start,
+      const start = this.startWith(task, hands, task.minutes + (then?.minutes ?? 0), from);
+      this.#held = { is: 'nothing' };
+      if (this.#placed)
+        this.#held = this.heldBy(task, start, from, { stopped, stoppedFor, finishMin, last, roomy, clear });
+      if (this.#chosen.length < hands) shortHanded += 1;
+      let begin = start;
+      for (let now: Task | undefined = task; now; now = now.then) {
+        const end: number = begin + now.minutes;
+        this.#placed?.push({
+          task: now,
+          held: now === task ? this.#held : { is: 'run', by: task },
+          startMin: begin,
           endMin: end,
           people: this.#chosen.map(({ index }) => index),
           height,
         });
-      }
-      if (this.#chosen.length < task.hands) shortHanded += 1;
-      let lead = true;
-      for (const person of this.#chosen) {
-        if (person.goTo(task.station)) stationMoves += 1;
-        if (lead) toolFetches += person.takeUp(task.tools);
-        lead = false;
-        person.freeAt = end;
-        person.last = task;
-      }
-      this.occupy(places, task, start, end);
-      task.endMin = end;
-      if (end >= finishMin) {
-        finishMin = end;
-        last = task;
+        let lead = true;
+        for (const person of this.#chosen) {
+          if (person.goTo(now.station)) stationMoves += 1;
+          if (lead) toolFetches += person.takeUp(now.tools);
+          lead = false;
+          person.freeAt = end;
+          person.last = now;
+        }
+        this.occupy(this.#places[now.station] ?? [], now, hands, begin, end);
+        this.move(now, end);
+        now.endMin = end;
+        if (end >= finishMin) {
+          finishMin = end;
+          last = now;
+        }
+        begin = end;
       }
       if (task.exclusive) {
-        stopped = end;
+        stopped = task.endMin;
         stoppedFor = { is: 'everybody', by: task };
       }
       if (task.load !== undefined) carrying = loaded(carrying, task.load, this.net.gear);
@@ -222,11 +255,43 @@ export class ScheduleBuilder {
     return hands > 1 ? last : first;
   }
 
+  /** When nobody’s hands are at what `task` moves, and nothing moves that its hands are at. */
+  private clearFrom({ moves, at }: Task): number {
+    if ((moves | at) === 0) return 0;
+    let from = 0;
+    for (let bit = 0; bit < this.#moved.length; bit += 1) {
+      const mask = 1 << bit;
+      if ((moves & mask) !== 0)
+        from = Math.max(from, this.#moved[bit]?.untilMin ?? 0, this.#handled[bit]?.untilMin ?? 0);
+      else if ((at & mask) !== 0) from = Math.max(from, this.#moved[bit]?.untilMin ?? 0);
+    }
+    return from;
+  }
+
+  /** Until `endMin` what `task` moves is in motion, and hands are at what it is done at. */
+  private move(task: Task, endMin: number): void {
+    if ((task.moves | task.at) === 0) return;
+    for (let bit = 0; bit < this.#moved.length; bit += 1) {
+      if ((task.moves & (1 << bit)) !== 0) extend(this.#moved[bit], task, endMin);
+      if ((task.at & (1 << bit)) !== 0) extend(this.#handled[bit], task, endMin);
+    }
+  }
+
+  /** Who keeps `task` from being clear before `start`. */
+  private inTheWay({ moves, at }: Task, start: number): Task | undefined {
+    for (let bit = 0; bit < this.#moved.length; bit += 1) {
+      const [moved, handled] = [this.#moved[bit], this.#handled[bit]];
+      if (((moves | at) & (1 << bit)) !== 0 && moved?.untilMin === start) return moved.by;
+      if ((moves & (1 << bit)) !== 0 && handled?.untilMin === start) return handled.by;
+    }
+    return undefined;
+  }
+
   /** Takes room from `start` to `end`: the place that has been free for the shortest time, or all for two people. */
-  private occupy(places: readonly Place[], task: Task, start: number, end: number): void {
+  private occupy(places: readonly Place[], task: Task, hands: number, start: number, end: number): void {
     let taken: Place | undefined;
     for (const place of places) {
-      if (task.hands > 1) {
+      if (hands > 1) {
         place.freeAt = end;
         place.last = task;
       } else if (place.freeAt <= start && (!taken || place.freeAt > taken.freeAt)) taken = place;
@@ -246,7 +311,14 @@ export class ScheduleBuilder {
     task: Task,
     start: number,
     from: number,
-    now: { stopped: number; stoppedFor: Held; finishMin: number; last: Task | undefined; roomy: number },
+    now: {
+      stopped: number;
+      stoppedFor: Held;
+      finishMin: number;
+      last: Task | undefined;
+      roomy: number;
+      clear: number;
+    },
   ): Held {
     if (start > from) {
       const busy = this.#chosen.find(({ freeAt }) => freeAt === start);
@@ -257,23 +329,26 @@ export class ScheduleBuilder {
     if (start === 0) return { is: 'nothing' };
     if (start === now.stopped) return now.stoppedFor;
     if (task.exclusive && start === now.finishMin && now.last) return { is: 'everybody', by: now.last };
+    if (start === now.clear) {
+      const by = this.inTheWay(task, start);
+      if (by) return { is: 'clear', by };
+    }
     const crowd = this.#places[task.station]?.find(({ freeAt }) => freeAt === start)?.last;
     return start === now.roomy && crowd ? { is: 'room', by: crowd } : { is: 'arranged' };
   }
 
   /**
-   * The first minute from `from` on at which the hands `task` takes are there, and who they are. Where that many are
+   * The first minute from `from` on at which `hands` people are there for `minutes` on end, and who they are. Where that many are
    * never there together again, as many as are.
    */
-  private startWith(task: Task, from: number): number {
-    const { minutes } = task;
+  private startWith(task: Task, hands: number, minutes: number, from: number): number {
     const chosen = this.#chosen;
     chosen.length = 0;
-    if (task.hands === 0) return from;
+    if (hands === 0) return from;
     let start = Infinity;
-    for (let wanted = task.hands; wanted > 0 && start === Infinity; wanted -= 1) {
+    for (let wanted = hands; wanted > 0 && start === Infinity; wanted -= 1) {
       start = this.together(from, minutes, wanted);
-      if (start < Infinity) this.choose(start, task, wanted);
+      if (start < Infinity) this.choose(start, task.station, minutes, wanted);
     }
     if (start === Infinity) throw new RangeError('Nobody of the crew is there any more.');
     return start;
@@ -296,7 +371,7 @@ export class ScheduleBuilder {
   }
 
   /** Of those free at `start`: who stands there already, then who has been free for the shortest time. */
-  private choose(start: number, { minutes, station }: Task, wanted: number): void {
+  private choose(start: number, station: number, minutes: number, wanted: number): void {
     const chosen = this.#chosen;
     while (chosen.length < wanted) {
       let best: Person | undefined;
@@ -317,6 +392,12 @@ function wantedAhead(order: readonly Task[], place: number): StepHeight {
     if (task && (task.operation.height !== 'either' || task.load !== undefined)) return task.operation.height;
   }
   return 'either';
+}
+
+function extend(busy: Busy | undefined, by: Task, endMin: number): void {
+  if (!busy || endMin < busy.untilMin) return;
+  busy.untilMin = endMin;
+  busy.by = by;
 }
 
 function better(person: Person, than: Person, station: number): boolean {

@@ -1,6 +1,6 @@
 import type { OperationId } from '../teardown/index.js';
 import type { Schedule, ScheduledStep } from './schedule.js';
-import type { TaskNet } from './task.js';
+import { keepApart, type TaskNet } from './task.js';
 
 const SAME_MIN = 1e-6;
 
@@ -51,6 +51,12 @@ export function slackOf(net: TaskNet, schedule: Schedule): ReadonlyMap<Operation
       lastOf.set(name, step);
     }
   }
+  const tasks = steps.map((step) => ({ step, task: net.byId.get(step.operation.id) }));
+  tasks.forEach(({ step, task }, index) => {
+    if (!task || (task.moves | task.at) === 0) return;
+    for (const { step: later, task: other } of tasks.slice(index + 1))
+      if (other && keepApart(task, other) && later.startMin >= step.endMin - SAME_MIN) follow(step, later);
+  });
   const stretches = stretchesOf(net, steps);
   for (const { station, hands } of steps.map(({ operation }) => operation)) {
     // Where there is room for one job at a time, or two take all of it, the next one waits.

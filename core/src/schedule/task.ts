@@ -1,5 +1,5 @@
-import { STATIONS } from '../connection-map/index.js';
-import type { Operation, OperationId } from '../teardown/index.js';
+import { MOVING, STATIONS } from '../connection-map/index.js';
+import type { Operation, OperationId, Precedence, Run } from '../teardown/index.js';
 import { ROOM } from './crew.js';
 import type { Load, SchedulingProblem } from './problem.js';
 
@@ -23,6 +23,13 @@ export interface Task {
   readonly notBefore: number;
   readonly stage: number;
   readonly tools: readonly number[];
+  /** What it sets in motion, and what hands are at during it, as bits by the list of what may move. */
+  readonly moves: number;
+  readonly at: number;
+  /** The step that goes on without a break in the same hands, where it is the first of a run. */
+  then: Task | undefined;
+  /** The step whose hands it goes on in, where it is the second of a run. */
+  first: Task | undefined;
   /** Direct neighbours, without those that follow from others. */
   readonly before: readonly Task[];
   readonly after: readonly Task[];
@@ -37,6 +44,8 @@ export interface Task {
 /** A scheduling problem made ready to be searched. */
 export interface TaskNet {
   readonly problem: SchedulingProblem;
+  /** The edges of the problem, and those that keep a run from being begun too early. */
+  readonly edges: readonly Precedence[];
   /** In the order of the operations given. */
   readonly tasks: readonly Task[];
   readonly byId: ReadonlyMap<OperationId, Task>;
@@ -52,6 +61,11 @@ export interface TaskNet {
 /** Whether everybody else stops for an operation: hold points, and whatever hangs in the air. */
 export function stopsEverybody({ kind }: Operation): boolean {
   return kind === 'hold-point' || kind === 'lift' || kind === 'lower';
+}
+
+/** Whether one of the two moves what hands are at during the other, or moves itself. */
+export function keepApart(one: Task, other: Task): boolean {
+  return (one.moves & (other.at | other.moves)) !== 0 || (other.moves & one.at) !== 0;
 }
 
 /** Whether `one` has to come before `other`, directly or not. */
@@ -92,6 +106,10 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
       notBefore: problem.notBefore?.get(id) ?? 0,
       stage: problem.stages?.get(id) ?? 0,
       tools: [...new Set(tools)].map(numbered),
+      moves: bitsOf(operation.moves),
+      at: bitsOf(operation.at),
+      then: undefined,
+      first: undefined,
       before: [],
       after: [],
       ancestors: new Uint32Array(words),
@@ -101,9 +119,20 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
     };
   });
   const byId = new Map(tasks.map((task) => [task.operation.id, task]));
-  const topological = linked(problem, tasks, byId);
+  const { runs, edges } = withRuns({
+    ...problem,
+    runs: (problem.runs ?? []).filter(({ first, then }) => byId.has(first) && byId.has(then)),
+  });
+  for (const { first, then } of runs) {
+    const [one, other] = [byId.get(first), byId.get(then)];
+    if (!one || !other) continue;
+    one.then = other;
+    other.first = one;
+  }
+  const topological = linked(edges, tasks, byId);
   return {
     problem,
+    edges,
     tasks,
     byId,
     topological,
@@ -113,15 +142,69 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
   };
 }
 
+/** Bits of what may move, by its place in the list. */
+function bitsOf(moving: Operation['moves'] = []): number {
+  return moving.reduce((bits, one) => bits | (1 << MOVING.indexOf(one)), 0);
+}
+
+/**
+ * The runs of `problem` that can be gone through with, and its edges with those that keep a run from being begun before
+ * all of it can be done. A run that something has to come between, as the crew may have pinned it, is none.
+ */
+function withRuns({ runs = [], precedence, stages }: SchedulingProblem): {
+  readonly runs: readonly Run[];
+  readonly edges: readonly Precedence[];
+} {
+  const edges: Precedence[] = [...precedence];
+  const into = new Map<OperationId, OperationId[]>();
+  const outOf = new Map<OperationId, OperationId[]>();
+  const link = ({ before, after }: Precedence) => {
+    into.set(after, [...(into.get(after) ?? []), before]);
+    outOf.set(before, [...(outOf.get(before) ?? []), after]);
+  };
+  edges.forEach(link);
+  const kept = runs.filter(({ first, then }) => {
+    const behind = behindOf(first, outOf);
+    const waitsFor = (into.get(then) ?? []).filter((before) => before !== first);
+    const stage = (id: OperationId) => stages?.get(id) ?? 0;
+    if (waitsFor.some((before) => behind.has(before) || stage(before) > stage(first))) return false;
+    for (const before of waitsFor) {
+      const edge: Precedence = {
+        before,
+        after: first,
+        reason: { kind: 'sequence', words: 'One job in the same hands: it is begun when all of it can be done.' },
+      };
+      edges.push(edge);
+      link(edge);
+    }
+    return true;
+  });
+  return { runs: kept, edges };
+}
+
+function behindOf(
+  from: OperationId,
+  outOf: ReadonlyMap<OperationId, readonly OperationId[]>,
+): ReadonlySet<OperationId> {
+  const seen = new Set<OperationId>();
+  const waiting = [...(outOf.get(from) ?? [])];
+  for (let id = waiting.pop(); id !== undefined; id = waiting.pop()) {
+    if (seen.has(id)) continue;
+    seen.add(id);
+    waiting.push(...(outOf.get(id) ?? []));
+  }
+  return seen;
+}
+
 /** Ties the tasks to their neighbours, freed of edges that follow from others, and gives them in topological order. */
 function linked(
-  { precedence }: SchedulingProblem,
+  edges: readonly Precedence[],
   tasks: readonly Draft[],
   byId: ReadonlyMap<OperationId, Draft>,
 ): readonly Task[] {
   const into = new Map<Task, Set<Draft>>(tasks.map((task) => [task, new Set()]));
   const outOf = new Map<Task, Set<Draft>>(tasks.map((task) => [task, new Set()]));
-  for (const edge of precedence) {
+  for (const edge of edges) {
     const [first, then] = [byId.get(edge.before), byId.get(edge.after)];
     if (!first || !then) continue;
     into.get(then)?.add(first);

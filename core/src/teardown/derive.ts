@@ -4,11 +4,14 @@ import {
   crossing,
   needsOf,
   partsById,
+  planHeldTo,
   routeOf,
   type Access,
   type ConnectionMap,
   type HoldPointId,
   type JobPlan,
+  type Part,
+  type PartId,
   type StepSpec,
 } from '../connection-map/index.js';
 import {
@@ -21,6 +24,7 @@ import {
 } from './operation.js';
 import { ancestorsOf, descendantsOf, findLoop, precedenceGraph } from './precedence-graph.js';
 import { requirementsOf, type Requirements } from './requirements.js';
+import { hangingParts, type Hanging } from './runs.js';
 
 /** The way out: operations of stripping and lifting, what must come before what, and why each is there at all. */
 export interface Teardown extends Requirements {
@@ -28,6 +32,8 @@ export interface Teardown extends Requirements {
   readonly precedence: readonly Precedence[];
   /** Why an operation is in the plan, by operation. */
   readonly because: ReadonlyMap<OperationId, string>;
+  /** Heavy parts, and the fastener of each that is undone last. */
+  readonly hanging: readonly Hanging[];
 }
 
 /** The step at which `holdPoint` of `map` is signed. */
@@ -60,9 +66,23 @@ export function teardownOf(plan: JobPlan): Teardown {
   const operations = [...stripOperations(map, required), ...liftOperations(plan)];
   const basic = [...accessEdges(map, required), ...partEdges(map, required), ...conditionEdges(plan, required)];
   refuseLoops(operations, basic, map);
-  const withLoad = [...basic, ...loadPathEdges(map, required, operations, basic)];
+  const { hanging, edges } = planHeldTo(plan, 3)
+    ? hangingParts(map, partsIn(map, required.removed.keys()), operations, basic)
+    : { hanging: [], edges: [] };
+  const inHand = [
+    ...basic,
+    ...edges,
+    ...(planHeldTo(plan, 3) ? openBayEdges(map, required, operations, [...basic, ...edges]) : []),
+  ];
+  const withLoad = [...inHand, ...loadPathEdges(map, required, operations, inHand)];
   const precedence = [...withLoad, ...holdPointEdges(plan, required, operations, withLoad)];
-  return { ...required, operations, precedence, because: reasonsToExist(map, required) };
+  return { ...required, operations, precedence, hanging, because: reasonsToExist(map, required) };
+}
+
+/** The parts called `ids`, in their order. */
+function partsIn(map: ConnectionMap, ids: Iterable<PartId>): readonly Part[] {
+  const parts = partsById(map);
+  return [...ids].flatMap((id) => parts.get(id) ?? []);
 }
 
 /** The operation that brings `condition` about: a step of its own, or opening the connection that does it. */
@@ -118,6 +138,7 @@ function stripOperations(map: ConnectionMap, required: Requirements): readonly O
       tools: connection.tools,
       minutes: connection.minutes,
       cautions: connection.cautions,
+      ...(connection.moves ? { moves: connection.moves } : {}),
       ...(connection.tip === undefined ? {} : { tip: connection.tip }),
     }));
   const removals = [...required.removed.keys()].flatMap((id): Operation[] => {
@@ -157,19 +178,23 @@ function accessEdges(map: ConnectionMap, required: Requirements): readonly Prece
       before: 'open' in need ? operationId.open(need.open) : operationId.remove(need.removed),
       after,
       reason: { kind: need.because ?? 'access', words: need.why },
+      told: true,
     });
+  const happens = (need: Access) =>
+    need.orderOnly !== true || ('open' in need ? required.opened.has(need.open) : required.removed.has(need.removed));
+  const reach = (access: readonly Access[], after: OperationId) => access.filter(happens).map(edge(after));
   return [
     ...map.connections
       .filter(({ id }) => required.opened.has(id))
-      .flatMap(({ id, access }) => access.map(edge(operationId.open(id)))),
+      .flatMap(({ id, access }) => reach(access, operationId.open(id))),
     ...map.conditions
       .filter(({ id }) => required.conditions.has(id))
       .flatMap(({ id, established }) =>
-        established.by === 'step' ? established.access.map(edge(operationId.establish(id))) : [],
+        established.by === 'step' ? reach(established.access, operationId.establish(id)) : [],
       ),
     ...map.circuits
       .filter(({ id }) => required.drained.has(id))
-      .flatMap(({ id, drain }) => drain.access.map(edge(operationId.drain(id)))),
+      .flatMap(({ id, drain }) => reach(drain.access, operationId.drain(id))),
   ];
 }
 
@@ -212,6 +237,37 @@ function conditionEdges(plan: JobPlan, required: Requirements): readonly Precede
       .filter(({ id }) => required.drained.has(id))
       .flatMap(({ id, drain }) => drain.needs.flatMap((need) => needed(need, operationId.drain(id)))),
   ];
+}
+
+/** What closes the bay from above is off before anybody works in it: nobody’s head is under a bonnet that is being undone. */
+function openBayEdges(
+  map: ConnectionMap,
+  required: Requirements,
+  operations: readonly Operation[],
+  basic: readonly Precedence[],
+): readonly Precedence[] {
+  const covers = partsIn(map, required.removed.keys()).filter(({ coversBay }) => coversBay);
+  const safe = new Set(map.conditions.filter(({ makeSafe }) => makeSafe).map(({ id }) => establishing(map, id)));
+  return covers.flatMap(({ id, name }): readonly Precedence[] => {
+    const off = operationId.remove(id);
+    const first = ancestorsOf(off, precedenceGraph(basic));
+    return operations
+      .filter(
+        (one) =>
+          one.phase === 'strip' &&
+          one.kind !== 'hold-point' &&
+          ['bay-top', 'front'].includes(one.station) &&
+          one.id !== off &&
+          !first.has(one.id) &&
+          !safe.has(one.id),
+      )
+      .map((one) => ({
+        before: off,
+        after: one.id,
+        reason: { kind: 'safety', words: `The ${name} is off before anybody works under it.` },
+        told: true,
+      }));
+  });
 }
 
 /** Everything that carries no load before the hoist takes the weight, and that before the last mounts. */

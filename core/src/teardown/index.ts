@@ -7,4 +7,6 @@
 export { teardownOf, holdPointOperation, refuseLoops, type Teardown } from './derive.js';
 export * from './operation.js';
 export { ancestorsOf, descendantsOf, findLoop, precedenceGraph, type PrecedenceGraph } from './precedence-graph.js';
+export { motionOf, type Motion } from './motion.js';
+export { hangingParts, type Hanging, type Run } from './runs.js';
 export { requirementsOf, type Requirements } from './requirements.js';

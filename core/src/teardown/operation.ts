@@ -5,6 +5,7 @@ import type {
   ConnectionId,
   ConnectionKind,
   HoldPointId,
+  Moving,
   PartId,
   StepSpec,
 } from '../connection-map/index.js';
@@ -60,6 +61,8 @@ export interface Operation extends StepSpec {
   readonly holdPoint?: HoldPointId;
   /** Only once the engine has run. */
   readonly needsRunning?: boolean;
+  /** What hands are at during it: nobody moves that meanwhile. */
+  readonly at?: readonly Moving[];
 }
 
 export type ReasonKind = 'access' | 'condition' | 'safety' | 'load path' | 'hold point' | 'part' | 'sequence' | 'crew';
@@ -75,6 +78,8 @@ export interface Precedence {
   readonly before: OperationId;
   readonly after: OperationId;
   readonly reason: Reason;
+  /** Told on the map, so that it is turned round on the way back. */
+  readonly told?: true;
 }
 
 /** How each operation is named, so that teardown, refit and ledger speak of the same one. */

@@ -94,6 +94,7 @@ export function requirementsOf(plan: JobPlan): Requirements {
   }
   function reach(access: readonly Access[]) {
     for (const need of access) {
+      if (need.orderOnly) continue;
       if ('open' in need) open(need.open, need.why);
       else remove(need.removed, need.why);
     }

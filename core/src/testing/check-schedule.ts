@@ -16,6 +16,9 @@ export function wrongWith(problem: SchedulingProblem, { steps, costs }: Schedule
   const overlap = (one: ScheduledStep, other: ScheduledStep) =>
     one.startMin < other.endMin - CLOSE && other.startMin < one.endMin - CLOSE;
   const stops = ({ operation }: ScheduledStep) => ['hold-point', 'lift', 'lower'].includes(operation.kind);
+  const disturb = ({ operation: { moves = [] } }: ScheduledStep, { operation: still }: ScheduledStep) =>
+    moves.some((one) => (still.at ?? []).includes(one) || (still.moves ?? []).includes(one));
+  for (const { first, then } of brokenOff(problem, steps)) wrong.push(`${then} does not go straight on from ${first}`);
   steps.forEach((one, index) => {
     const { operation, people, startMin, endMin } = one;
     if (Math.abs(endMin - startMin - operation.minutes.likely) > CLOSE)
@@ -34,6 +37,8 @@ export function wrongWith(problem: SchedulingProblem, { steps, costs }: Schedule
       if (overlap(one, other)) {
         if (people.some((name) => other.people.includes(name)))
           wrong.push(`somebody does ${operation.id} and ${other.operation.id} at once`);
+        if (disturb(one, other) || disturb(other, one))
+          wrong.push(`something moves in ${operation.id} where hands are in ${other.operation.id}`);
         if (stops(one) || stops(other)) wrong.push(`work goes on during ${operation.id} or ${other.operation.id}`);
         if (one.height !== other.height) wrong.push(`${operation.id} and ${other.operation.id} at two heights at once`);
         if (operation.station === other.operation.station && crew.cramped.includes(operation.station))
@@ -62,4 +67,33 @@ export function wrongWith(problem: SchedulingProblem, { steps, costs }: Schedule
   }
   if (changes !== costs.heightChanges) wrong.push(`${changes} height changes, not ${costs.heightChanges}`);
   return wrong;
+}
+
+/**
+ * Runs of `problem` that are not gone through with: another begins in the same hands, the hands are others, or the
+ * machine is moved. A run that the crew’s own edges have something come between is none.
+ */
+function brokenOff({ runs = [], precedence, stages }: SchedulingProblem, steps: readonly ScheduledStep[]) {
+  const behind = (id: string, seen = new Set<string>()): ReadonlySet<string> => {
+    for (const { before, after } of precedence)
+      if (before === id && !seen.has(after)) {
+        seen.add(after);
+        behind(after, seen);
+      }
+    return seen;
+  };
+  return runs.filter(({ first, then }) => {
+    const one = steps.find(({ operation }) => operation.id === first);
+    const other = steps.find(({ operation }) => operation.id === then);
+    if (!one || !other) return false;
+    const after = behind(first);
+    const stage = (id: string) => stages?.get(id) ?? 0;
+    if (precedence.some((edge) => edge.after === then && (after.has(edge.before) || stage(edge.before) > stage(first))))
+      return false;
+    return (
+      Math.abs(other.startMin - one.endMin) > CLOSE ||
+      one.height !== other.height ||
+      [...one.people].sort().join() !== [...other.people].sort().join()
+    );
+  });
 }

@@ -5,13 +5,25 @@ import type { SchedulingProblem } from '../schedule/index.js';
  * set of steps that may begin is begun, or the machine is moved, or nothing. For a handful of steps of whole minutes;
  * shares no code with the search, so that one can judge the other.
  */
-export function exhaustiveOptimum({ operations, precedence, crew, height }: SchedulingProblem): number {
+export function exhaustiveOptimum({ operations, precedence, crew, height, runs = [] }: SchedulingProblem): number {
   const people = crew.hands.length;
   const { heightChangeMin } = crew.weights;
   const index = new Map(operations.map(({ id }, place) => [id, place]));
   const waits = operations.map(({ id }) =>
     precedence.filter(({ after }) => after === id).map(({ before }) => index.get(before) ?? -1),
   );
+  const goesOn = new Map(runs.map(({ first, then }) => [index.get(first) ?? -1, index.get(then) ?? -1]));
+  const cameFrom = new Map([...goesOn].map(([first, then]) => [then, first]));
+  /** Hands a step takes; those of a run stay for all of it. */
+  const handsOf = (place: number): number =>
+    [place, goesOn.get(place) ?? -1, cameFrom.get(place) ?? -1].reduce(
+      (hands, one) => Math.max(hands, Math.min(operations[one]?.hands ?? 0, people)),
+      0,
+    );
+  const apart = (one: number, other: number) => {
+    const [here, there] = [operations[one], operations[other]];
+    return (here?.moves ?? []).some((moving) => [...(there?.at ?? []), ...(there?.moves ?? [])].includes(moving));
+  };
   const room = (station: string) => (crew.cramped.some((place) => place === station) ? 1 : 2);
   const most =
     operations.reduce((sum, { minutes }) => sum + minutes.likely, 0) + operations.length * crew.moveMachineMin;
@@ -42,16 +54,19 @@ export function exhaustiveOptimum({ operations, precedence, crew, height }: Sche
         ? [place]
         : [],
     );
+    // Whoever has just done the first of a run goes on with the second, and nobody does it otherwise.
+    const due = [...goesOn].flatMap(([first, then]) => (ends[first] === now && ends[then] === -1 ? [then] : []));
     const fits = (set: readonly number[]) => {
-      const all = [...running, ...set].map((place) => operations[place]);
-      const hands = all.reduce((sum, step) => sum + Math.min(step?.hands ?? 0, people), 0);
-      const stops = all.some((step) => step?.kind === 'hold-point') && all.length > 1;
-      const crowded = all.some((step) => {
-        const here = all.filter((other) => other?.station === step?.station);
-        const space = room(step?.station ?? '');
-        return space === 1
-          ? here.length > 1
-          : here.reduce((sum, one) => sum + Math.min(one?.hands ?? 0, people), 0) > space;
+      if (due.some((place) => !set.includes(place))) return false;
+      if (set.some((place) => cameFrom.has(place) && !due.includes(place))) return false;
+      const all = [...running, ...set];
+      if (all.some((one) => all.some((other) => one !== other && apart(one, other)))) return false;
+      const hands = all.reduce((sum, place) => sum + handsOf(place), 0);
+      const stops = all.some((place) => operations[place]?.kind === 'hold-point') && all.length > 1;
+      const crowded = all.some((place) => {
+        const here = all.filter((other) => operations[other]?.station === operations[place]?.station);
+        const space = room(operations[place]?.station ?? '');
+        return space === 1 ? here.length > 1 : here.reduce((sum, one) => sum + handsOf(one), 0) > space;
       });
       return hands <= people && !stops && !crowded;
     };
@@ -64,6 +79,7 @@ export function exhaustiveOptimum({ operations, precedence, crew, height }: Sche
       walk(Math.min(...next.filter((end) => end > now)), next, stands, busyUntil, changes);
       // Others may begin before the first of these ends only where something else ends: covered by beginning together.
     }
+    if (due.length > 0) return;
     if (running.length > 0)
       walk(Math.min(...running.map((place) => ends[place] ?? now)), ends, stands, busyUntil, changes);
     else

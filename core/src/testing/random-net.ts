@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Station, StepHeight } from '../connection-map/index.js';
+import type { Moving, Station, StepHeight } from '../connection-map/index.js';
 import { crewOf, type Crew, type SchedulingProblem } from '../schedule/index.js';
 import type { Operation, Precedence } from '../teardown/index.js';
 
@@ -49,24 +49,39 @@ export const randomNet = ({ most, weights = false }: { readonly most: number; re
           hold: fc.nat(9).map((number) => number === 0),
           tools: fc.subarray(['10 mm ratchet', 'pry bar', 'pliers']),
           waitsFor: fc.array(fc.nat(20), { maxLength: 2 }),
+          moves: fc.subarray<Moving>(['weight', 'crank'], { maxLength: 1 }),
+          at: fc.subarray<Moving>(['weight', 'crank'], { maxLength: 1 }),
+          goesOn: fc.nat(5).map((number) => number === 0),
         }),
         { minLength: 1, maxLength: most },
       ),
     })
     .map(({ people, steps }): SchedulingProblem => ({
-      operations: steps.map(({ station, height, hands, minutes, hold, tools }, index) =>
+      operations: steps.map(({ station, height, hands, minutes, hold, tools, moves, at }, index) =>
         plainStep(`step-${index}`, {
           station,
           height,
           hands,
           tools,
+          moves,
+          at: at.filter((one) => !moves.includes(one)),
           kind: hold ? 'hold-point' : 'disconnect',
           minutes: { low: minutes, likely: minutes, high: minutes },
         }),
       ),
-      precedence: steps.flatMap(({ waitsFor }, index) =>
-        index === 0 ? [] : waitsFor.map((earlier) => edge(`step-${earlier % index}`, `step-${index}`)),
-      ),
+      precedence: steps.flatMap(({ waitsFor }, index) => [
+        ...(index === 0 ? [] : waitsFor.map((earlier) => edge(`step-${earlier % index}`, `step-${index}`))),
+        ...(index % 2 === 1 && steps[index - 1]?.goesOn ? [edge(`step-${index - 1}`, `step-${index}`)] : []),
+      ]),
       crew: weights ? crewOf(['Ines', 'Tobias', 'Ruben'].slice(0, people)) : plainCrew(people),
       height: 'ground',
+      // One at most: two that tie each other up are told of elsewhere.
+      runs: steps
+        .flatMap(({ hold, goesOn, height }, index) => {
+          const next = steps[index + 1];
+          if (index % 2 === 1 || !goesOn || hold || !next || next.hold) return [];
+          const fits = height === next.height || height === 'either' || next.height === 'either';
+          return fits ? [{ first: `step-${index}`, then: `step-${index + 1}` }] : [];
+        })
+        .slice(0, 1),
     }));

@@ -5,6 +5,8 @@
 import { crossing, type Connection, type ConnectionId, type JobPlan, type PartId } from '../connection-map/index.js';
 import { refitOf, type Refit } from '../refit/index.js';
 import {
+  motionOf,
+  operationId,
   precedenceGraph,
   refuseLoops,
   teardownOf,
@@ -12,6 +14,7 @@ import {
   type OperationId,
   type Precedence,
   type PrecedenceGraph,
+  type Run,
   type Teardown,
 } from '../teardown/index.js';
 
@@ -26,6 +29,8 @@ export interface Work extends PrecedenceGraph {
   readonly boundary: readonly Connection[];
   /** Why each operation of the way out is in the plan. */
   readonly because: ReadonlyMap<OperationId, string>;
+  /** Steps that are one job in the same hands, out and back. */
+  readonly runs: readonly Run[];
 }
 
 /** Work of plans nothing was found on: a plan never changes, and the same one is asked for again and again. */
@@ -51,7 +56,10 @@ function withFound(plan: JobPlan, found: readonly Connection[]): JobPlan {
 function derived(whole: JobPlan): Work {
   const teardown = teardownOf(whole);
   const refit = refitOf(whole, teardown);
-  const operations = [...teardown.operations, ...refit.operations];
+  const operations = [...teardown.operations, ...refit.operations].map((operation) => ({
+    ...operation,
+    ...motionOf(operation, whole.map),
+  }));
   const precedence = [...teardown.precedence, ...refit.precedence, ...afterTheLift(teardown, refit)];
   refuseLoops(operations, precedence, whole.map);
   return {
@@ -63,7 +71,22 @@ function derived(whole: JobPlan): Work {
     lump: teardown.lump,
     boundary: crossing(whole.map.connections, teardown.lump),
     because: teardown.because,
+    runs: runsOf(teardown, refit),
   };
+}
+
+/** A heavy part is let down by whoever undoes its last fastener, and whoever sets it in place puts that one in. */
+function runsOf({ hanging }: Teardown, { operations }: Refit): readonly Run[] {
+  const there = new Set(operations.map(({ id }) => id));
+  return hanging.flatMap(({ part, last }): Run[] => {
+    const begun = [operationId.start(last.id), operationId.close(last.id)].find((id) => there.has(id));
+    return [
+      { first: operationId.open(last.id), then: operationId.remove(part.id) },
+      ...(begun !== undefined && there.has(operationId.fit(part.id))
+        ? [{ first: operationId.fit(part.id), then: begun }]
+        : []),
+    ];
+  });
 }
 
 /** Whatever may begin the way back waits until the powerpack is out and set down. */

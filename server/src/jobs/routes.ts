@@ -12,7 +12,7 @@ import {
 import type { ShopTemplate } from '@brisk/contracts/shop';
 import { MapError, problemsOf, type ConnectionMap } from '@brisk/core/connection-map';
 import { completed, compose, isOption, TEMPLATES, templateOf, usualMap } from '@brisk/core/layouts';
-import { RULES_NOW } from '@brisk/core/ledger';
+import { RULES_NOW } from '@brisk/core/connection-map';
 import { lookAtOf } from '@brisk/core/survey';
 import { workOf } from '@brisk/core/work';
 import type { Request } from 'express';

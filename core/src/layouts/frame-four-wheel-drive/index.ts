@@ -7,13 +7,14 @@ import { coolant, engineOil, heaterHoses, oilCooler, radiator } from '../systems
 import { diesel } from '../systems/diesel.js';
 import { driveBelt, refrigerant, steeringPump } from '../systems/driven-by-belt.js';
 import { exhaustSystem } from '../systems/exhaust.js';
+import { fuelShut } from '../systems/fuel-shut.js';
 import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
 import { bellHousing, gearboxOil, leverOnTop, manualGearbox } from '../systems/gearboxes.js';
 import { looks } from '../systems/looks.js';
 import { frontPanels } from '../systems/panels.js';
 import { petrol } from '../systems/petrol.js';
 import { propellerShaft } from '../systems/shafts.js';
-import { engineHeld, gearboxOnJack, onTheHoist } from '../systems/supports.js';
+import { engineHeld, engineOnStand, gearboxOnJack, onTheHoist } from '../systems/supports.js';
 import { offer, type Template } from '../template.js';
 import { ladderFrame } from './frame.js';
 import { transferBox, transferOil } from './transfer.js';
@@ -45,6 +46,7 @@ export const frameFourWheelDrive: Template = {
   pieces: [
     batteryAndLoom,
     frontPanels,
+    fuelShut,
     petrol,
     diesel,
     airPath,
@@ -63,7 +65,7 @@ export const frameFourWheelDrive: Template = {
     transferBox,
     ladderFrame,
     {
-      conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld],
+      conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld, engineOnStand],
       circuits: [
         coolant({ capacityL: 11.5, drainsL: 8.4 }),
         engineOil({ capacityL: 8.8, drainsL: 8.2 }),

@@ -6,6 +6,7 @@ import { batteryAndLoom } from '../systems/battery-and-loom.js';
 import { coolant, engineOil, oilCooler, radiator } from '../systems/cooling.js';
 import { diesel } from '../systems/diesel.js';
 import { driveBelt, refrigerant } from '../systems/driven-by-belt.js';
+import { fuelShut } from '../systems/fuel-shut.js';
 import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
 import { bellHousing, gearboxOil, manualGearbox } from '../systems/gearboxes.js';
 import { looks } from '../systems/looks.js';
@@ -94,6 +95,7 @@ export const heavyTiltCab: Template = {
   ],
   pieces: [
     batteryAndLoom,
+    fuelShut,
     diesel,
     airPath,
     airBrakes,
@@ -124,7 +126,9 @@ export const heavyTiltCab: Template = {
     'intake-duct': { needs: ['cab-tilted'] },
     'charge-hose-cold': { needs: ['cab-tilted'] },
     'fuel-feed': { needs: ['cab-tilted', 'fuel-depressurised', 'battery-isolated'] },
-    'injection-feed': { needs: ['cab-tilted', 'fuel-closed'] },
+    'fuel-return': { needs: ['cab-tilted', 'fuel-depressurised', 'battery-isolated'] },
+    'injection-feed': { needs: ['cab-tilted', 'fuel-closed', 'battery-isolated'] },
+    'injection-return': { needs: ['cab-tilted', 'fuel-closed', 'battery-isolated'] },
     'air-delivery': { needs: ['cab-tilted', 'air-released'] },
     'prop-front': { access: [] },
   },
@@ -180,11 +184,11 @@ export const heavyTiltCab: Template = {
     },
   ],
   holdPoints: [
+    madeSafe,
     {
-      ...madeSafe,
-      confirmations: [...madeSafe.confirmations, { id: 'cab-lock', words: 'Cab lock seen to catch, prop in' }],
+      ...preLift,
+      confirmations: [...preLift.confirmations, { id: 'cab-lock', words: 'Cab lock looked at again, prop in' }],
     },
-    preLift,
     preLower({ id: 'clutch', words: 'Clutch disc the right way round and centred' }),
     preStart,
   ],

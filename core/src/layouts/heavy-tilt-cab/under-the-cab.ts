@@ -1,4 +1,5 @@
 import {
+  after,
   behind,
   below,
   connectionsOf,
@@ -93,14 +94,14 @@ export const underTheCab: Piece = {
       nm: 380,
     }),
     fuel.hose('tank-feed', 'the fuel feed from the chassis tank', ['engine', 'fuel-tank'], top, [2, 4, 10], {
-      needs: ['cab-tilted'],
+      needs: ['cab-tilted', 'tank-closed', 'battery-isolated'],
       tools: ['22 mm spanner', 'plugs and caps', 'rags'],
       set: { count: 1, what: 'M18×1.5 union, 22 mm' },
       tip: 'The tank stands higher than you think: plug it at once.',
       nm: 40,
     }),
     fuel.hose('tank-return', 'the fuel return to the chassis tank', ['engine', 'fuel-tank'], top, [2, 3, 8], {
-      needs: ['cab-tilted'],
+      needs: ['cab-tilted', 'tank-closed', 'battery-isolated'],
       tools: ['19 mm spanner', 'plugs and caps'],
       set: { count: 1, what: 'M16×1.5 union, 19 mm' },
       nm: 35,
@@ -227,7 +228,6 @@ export const underTheCab: Piece = {
     {
       id: 'cab-tilted',
       name: 'Cab tilted and locked',
-      makeSafe: true,
       established: {
         by: 'step',
         access: [],
@@ -235,14 +235,30 @@ export const underTheCab: Piece = {
           hands: 2,
           tools: ['pump handle', 'cab prop'],
           cautions: ['heavy'],
-          tip: 'Cab empty, room in front, doors shut. All the way over, and the lock seen to catch.',
+          tip: 'Cab empty, room in front, doors shut. All the way over, the lock seen to catch, the prop in. Nobody under it before.',
+          moves: ['weight'],
         }),
       },
       released: doing('Lower the cab and lock it', onGround(nose), [5, 10, 20], {
         hands: 2,
         cautions: ['heavy'],
         tip: 'Nobody beneath. Look that no hose lies on the lock.',
+        moves: ['weight'],
       }),
+    },
+    {
+      id: 'tank-closed',
+      name: 'Chassis tanks closed',
+      makeSafe: true,
+      established: {
+        by: 'step',
+        access: [after('battery-negative', 'No spark at a terminal while fuel is open beside it.', 'safety')],
+        step: doing('Close the cocks of the chassis tanks', onGround(wheelLeft), [2, 5, 10], {
+          tools: ['rags', 'extinguisher'],
+          cautions: ['fuel'],
+          tip: 'Feed and return, both tanks. No cock: the hoses are clamped at the tank, cap opened once to let its pressure out.',
+        }),
+      },
     },
     {
       id: 'powerpack-supported',
@@ -277,6 +293,7 @@ export const underTheCab: Piece = {
         hands: 2,
         tools: ['funnel'],
         tip: 'Front wheels on turning plates, slowly from lock to lock.',
+        moves: ['steering'],
       }),
     },
   ],

@@ -6,6 +6,7 @@ import { coolant, engineOil, heaterHoses, oilCooler, radiator } from '../systems
 import { diesel } from '../systems/diesel.js';
 import { driveBelt, refrigerant, steeringPump } from '../systems/driven-by-belt.js';
 import { exhaustSystem } from '../systems/exhaust.js';
+import { fuelShut } from '../systems/fuel-shut.js';
 import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
 import { automaticGearbox, bellHousing, gearboxOil, leverOnTop, manualGearbox } from '../systems/gearboxes.js';
 import { highVoltage } from '../systems/high-voltage.js';
@@ -13,7 +14,7 @@ import { looks } from '../systems/looks.js';
 import { engineCover, frontPanels, undertray } from '../systems/panels.js';
 import { petrol } from '../systems/petrol.js';
 import { propellerShaft } from '../systems/shafts.js';
-import { engineHeld, gearboxOnJack, onTheHoist } from '../systems/supports.js';
+import { engineHeld, engineOnStand, gearboxOnJack, onTheHoist } from '../systems/supports.js';
 import { offer, type Piece, type Template } from '../template.js';
 import { lengthwise } from './lengthwise.js';
 import { lengthwiseRoutes, powerpacks } from './ways-out.js';
@@ -23,6 +24,7 @@ const around: readonly Piece[] = [
   frontPanels,
   engineCover,
   undertray,
+  fuelShut,
   petrol,
   diesel,
   airPath,
@@ -38,7 +40,7 @@ const around: readonly Piece[] = [
   propellerShaft,
   bellHousing,
   highVoltage,
-  { conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld] },
+  { conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld, engineOnStand] },
 ];
 
 const common = {

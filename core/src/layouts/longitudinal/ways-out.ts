@@ -1,5 +1,14 @@
 import type { Powerpack, Route } from '../../connection-map/index.js';
-import { backFromAbove, engineDown, engineUp, fourStepsUp, gearboxDown, gearboxUp } from '../systems/ways.js';
+import {
+  backFromAbove,
+  engineDown,
+  engineUp,
+  fourStepsUp,
+  gearboxDown,
+  gearboxUp,
+  standAway,
+  standBack,
+} from '../systems/ways.js';
 
 export const powerpacks: readonly Powerpack[] = [
   { id: 'engine-with-gearbox', name: 'Engine with gearbox', roots: ['engine', 'gearbox'] },
@@ -69,9 +78,9 @@ export function lengthwiseRoutes(knownConnections: readonly string[]): readonly 
       powerpacks: ['engine-with-gearbox'],
       blockedBy: [...aboveIt, ...below],
       opensToo: parted.filter(({ connection }) => knownConnections.includes(connection)),
-      supports: ['powerpack-supported', 'gearbox-supported'],
-      liftSteps: [...gearboxDown, ...fourStepsUp('over the nose')],
-      lowerSteps: [...backFromAbove.slice(0, 2), ...gearboxUp, ...backFromAbove.slice(2)],
+      supports: ['powerpack-supported', 'gearbox-supported', 'engine-on-stand'],
+      liftSteps: [...gearboxDown, standAway, ...fourStepsUp('over the nose')],
+      lowerSteps: [...backFromAbove.slice(0, 2), standBack, ...gearboxUp, ...backFromAbove.slice(2)],
     },
   ];
 }

@@ -2,6 +2,7 @@
 import { liftStep } from '../author.js';
 import { airPath } from '../systems/air.js';
 import { batteryAndLoom } from '../systems/battery-and-loom.js';
+import { fuelShut } from '../systems/fuel-shut.js';
 import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
 import { gearboxOil } from '../systems/gearboxes.js';
 import { looks } from '../systems/looks.js';
@@ -40,6 +41,7 @@ export const rearFlatAirCooled: Template = {
   ],
   pieces: [
     batteryAndLoom,
+    fuelShut,
     petrol,
     airPath,
     driveShafts,

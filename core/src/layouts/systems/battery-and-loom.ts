@@ -60,7 +60,7 @@ export const batteryAndLoom: Piece = {
       set: { count: 1, what: 'M6 clamp nut, 10 mm' },
       tip: 'Key out. Tie the lead back where it cannot spring onto the post.',
       nm: 6,
-      back: 'Last of all. Sparks are normal; smoke is not.',
+      back: 'Last of all, key out, every joint of the fuel closed. It sparks: something is on, find it first.',
     }),
     unpowered.cable(
       'battery-link',

@@ -38,6 +38,7 @@ export const coolant = (litres: Litres): Circuit => ({
 export const radiator: Piece = {
   parts: [
     part('fan', 'fan and its clutch', 'bay-front', 'cooling', {
+      movesWith: 'crank',
       massKg: 3,
       ridesWith: 'engine',
       when: { fan: ['engine'] },

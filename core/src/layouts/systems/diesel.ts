@@ -74,7 +74,7 @@ export const diesel: Piece = {
       top,
       [3, 5, 10],
       {
-        needs: ['fuel-closed'],
+        needs: ['fuel-closed', 'battery-isolated'],
         tools: ['17 mm spanner', 'rags', 'plugs and caps'],
         set: {
           count: 1,
@@ -94,7 +94,7 @@ export const diesel: Piece = {
       top,
       [2, 3, 8],
       {
-        needs: ['fuel-closed'],
+        needs: ['fuel-closed', 'battery-isolated'],
         tools: ['17 mm spanner', 'rags', 'plugs and caps'],
         set: {
           count: 1,

@@ -8,7 +8,9 @@ const cold = connectionsOf('refrigerant', { cautions: ['refrigerant'] });
 
 /** The belt that drives the pumps. */
 export const driveBelt: Piece = {
-  parts: [part('drive-belt', 'drive belt', 'bay-front', 'cooling', { massKg: 1, ridesWith: 'engine' })],
+  parts: [
+    part('drive-belt', 'drive belt', 'bay-front', 'cooling', { movesWith: 'crank', massKg: 1, ridesWith: 'engine' }),
+  ],
   connections: [
     cooling.strap(
       'belt-off',
@@ -47,7 +49,11 @@ export const driveBelt: Piece = {
 export const steeringPump: Piece = {
   parts: [
     part('steering-pump', 'steering pump', 'bay-left', 'steering', { massKg: 4, when: { steering: ['hydraulic'] } }),
-    part('steering-box', 'steering gear', 'under-front', 'steering', { massKg: 12, when: { steering: ['hydraulic'] } }),
+    part('steering-box', 'steering gear', 'under-front', 'steering', {
+      movesWith: 'steering',
+      massKg: 12,
+      when: { steering: ['hydraulic'] },
+    }),
   ],
   connections: [
     steering.bolted(
@@ -146,6 +152,15 @@ export const refrigerant: Piece = {
           tip: 'Arranged beforehand; the amount and the name go on paper. Nobody vents it.',
         }),
       },
+      released: doing(
+        'Have the refrigerant circuit evacuated, leak-tested and charged by a certified person',
+        onGround(nose),
+        [40, 60, 120],
+        {
+          cautions: ['refrigerant'],
+          tip: 'Arranged beforehand, once every joint of it is closed. The amount on the plate; the paper stays with the job.',
+        },
+      ),
     },
   ],
 };

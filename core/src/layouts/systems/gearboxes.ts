@@ -54,12 +54,21 @@ export const bellHousing: Piece = {
 export const manualGearbox: Piece = {
   parts: [
     part('gearbox', 'gearbox', 'under-middle', 'driveline', { massKg: 48 }),
-    part('flywheel', 'flywheel and clutch', 'under-middle', 'driveline', { massKg: 16, ridesWith: 'engine' }),
+    part('flywheel', 'flywheel and clutch', 'under-middle', 'driveline', {
+      movesWith: 'crank',
+      massKg: 16,
+      ridesWith: 'engine',
+    }),
     part('clutch-cylinder', 'clutch slave cylinder', 'under-middle', 'driveline', {
+      movesWith: 'pedal',
       massKg: 1,
       when: { clutch: ['hydraulic'] },
     }),
-    part('clutch-cable', 'clutch cable', 'bay-left', 'driveline', { massKg: 1, when: { clutch: ['cable'] } }),
+    part('clutch-cable', 'clutch cable', 'bay-left', 'driveline', {
+      movesWith: 'pedal',
+      massKg: 1,
+      when: { clutch: ['cable'] },
+    }),
   ],
   connections: [
     driveline.bolted('flywheel-bolts', 'the flywheel', ['flywheel', 'engine'], below, [15, 30, 60], {
@@ -109,8 +118,16 @@ export const manualGearbox: Piece = {
 export const automaticGearbox: Piece = {
   parts: [
     part('gearbox', 'gearbox', 'under-middle', 'driveline', { massKg: 82 }),
-    part('converter', 'torque converter', 'under-middle', 'driveline', { massKg: 14, ridesWith: 'gearbox' }),
-    part('flexplate', 'drive plate', 'under-middle', 'driveline', { massKg: 4, ridesWith: 'engine' }),
+    part('converter', 'torque converter', 'under-middle', 'driveline', {
+      movesWith: 'crank',
+      massKg: 14,
+      ridesWith: 'gearbox',
+    }),
+    part('flexplate', 'drive plate', 'under-middle', 'driveline', {
+      movesWith: 'crank',
+      massKg: 4,
+      ridesWith: 'engine',
+    }),
     part('window-cover', 'inspection cover', 'under-middle', 'driveline', {
       massKg: 1,
       ridesWith: 'gearbox',
@@ -125,6 +142,7 @@ export const automaticGearbox: Piece = {
       access: [aboveTray],
     }),
     driveline.bolted('converter-bolts', 'the converter bolts', ['converter', 'flexplate'], below, [8, 15, 40], {
+      moves: ['crank'],
       hands: 2,
       tools: ['15 mm socket', 'crank socket and bar', 'paint marker'],
       set: { count: 6, what: 'M8×1.25 × 14, 15 mm', singleUse: true },

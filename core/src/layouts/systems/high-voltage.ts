@@ -76,6 +76,11 @@ export const highVoltage: Piece = {
           tip: 'By a qualified person, as the maker says, with the waiting time. The name goes on the lock.',
         }),
       },
+      released: doing('Have the high voltage unlocked and switched on again', onGround(tail), [15, 25, 60], {
+        tools: ['service plug', 'insulation tester'],
+        cautions: ['high-voltage'],
+        tip: 'By the qualified person whose name is on the lock, as the maker says, insulation measured first.',
+      }),
     },
   ],
   circuits: [

@@ -11,6 +11,7 @@ export const looks = (cooled: 'coolant' | 'air'): readonly CheckStep[] => [
     doing('Crank with the fuel off until oil pressure shows', onGround(inside), [3, 6, 15], {
       cautions: ['exhaust-gas'],
       tip: 'Bursts of ten seconds at most, half a minute between. No pressure: stop.',
+      moves: ['crank'],
     }),
   ),
   check(

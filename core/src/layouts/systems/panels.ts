@@ -25,6 +25,7 @@ export const frontPanels: Piece = {
   parts: [
     part('bonnet', 'bonnet', 'bay-top', 'body', {
       massKg: 18,
+      coversBay: true,
       removal: removal('Lift the bonnet away', onGround(nose), [2, 4, 8], {
         hands: 2,
         cautions: ['heavy'],

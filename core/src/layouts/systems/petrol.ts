@@ -1,4 +1,4 @@
-import { connectionsOf, doing, onGround, part, top } from '../author.js';
+import { connectionsOf, part, top } from '../author.js';
 import type { Piece } from '../template.js';
 import { loomPlug, underCover } from './battery-and-loom.js';
 
@@ -104,7 +104,7 @@ export const petrol: Piece = {
       top,
       [2, 3, 8],
       {
-        needs: ['fuel-closed'],
+        needs: ['fuel-closed', 'battery-isolated'],
         tools: ['clamp', 'rags', 'plugs and caps'],
         set: { count: 1, what: 'worm clamp 10–16, 7 mm' },
         tip: 'The tank may stand higher than the pump: clamp or plug it at once.',
@@ -193,37 +193,5 @@ export const petrol: Piece = {
       tip: 'Paint across foot and block, or the timing is lost.',
       nm: 18,
     }),
-  ],
-  conditions: [
-    {
-      id: 'fuel-depressurised',
-      name: 'Fuel pressure down',
-      makeSafe: true,
-      when: { fuel: ['petrol-port', 'petrol-direct', 'single-point', 'diesel-rail'] },
-      established: {
-        by: 'step',
-        access: [],
-        step: doing('Let the fuel pressure down', onGround(top), [5, 10, 20], {
-          tools: ['rags', 'fuel can', 'extinguisher'],
-          cautions: ['fuel'],
-          tip: 'Engine off and cold, then wait as the maker says: rail pressure stays for minutes.',
-        }),
-      },
-    },
-    {
-      id: 'fuel-closed',
-      name: 'Fuel closed off',
-      makeSafe: true,
-      when: { fuel: ['carburettor', 'diesel-mechanical'] },
-      established: {
-        by: 'step',
-        access: [],
-        step: doing('Close the fuel, or clamp the hose to the tank', onGround(top), [2, 4, 8], {
-          tools: ['clamp', 'rags', 'extinguisher'],
-          cautions: ['fuel'],
-          tip: 'Tap shut, cap of the tank opened once to let its pressure out.',
-        }),
-      },
-    },
   ],
 };

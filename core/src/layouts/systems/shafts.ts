@@ -104,13 +104,26 @@ function oneSide(side: 'left' | 'right', wheel: Where): Piece {
     parts: [
       part(shaft, `${side} drive shaft`, side === 'left' ? 'bay-left' : 'bay-right', 'driveline', {
         massKg: 7,
+        when: { driveshafts: ['inner-flanges'] },
+        removal: removal(`Tie the ${side} drive shaft up, clear of the gearbox`, below, [2, 4, 8], {
+          tools: ['strap'],
+          tip: 'It stays in the hub. Level, or the outer joint jams; never by its boot.',
+        }),
+      }),
+      part(shaft, `${side} drive shaft`, side === 'left' ? 'bay-left' : 'bay-right', 'driveline', {
+        massKg: 7,
+        when: nuts,
         removal: removal(`Draw the ${side} drive shaft out of the hub`, wheel, [2, 5, 15], {
           tip: 'Hold both joints; a boot pulled apart spills its grease.',
         }),
       }),
-      part(hub, `${side} hub`, side === 'left' ? 'bay-left' : 'bay-right', 'driveline', { massKg: 12 }),
+      part(hub, `${side} hub`, side === 'left' ? 'bay-left' : 'bay-right', 'driveline', {
+        massKg: 12,
+        movesWith: 'steering',
+      }),
       part(road, `${side} wheel`, 'outside', 'driveline', {
         massKg: 16,
+        movesWith: 'steering',
         removal: removal(`Take the ${side} wheel off`, wheel, [1, 2, 4]),
       }),
     ],
@@ -133,7 +146,6 @@ function oneSide(side: 'left' | 'right', wheel: Where): Piece {
         back: 'New nut; final figure with the wheel on the ground, then staked.',
       }),
       driveline.bolted(`${hub}-ball-joint`, `the ${side} lower ball joint`, [hub, 'lower-arms'], wheel, [4, 8, 25], {
-        when: nuts,
         tools: ['16 mm spanner', 'pry bar'],
         cautions: ['spring'],
         set: { count: 1, what: 'M10×1.5 × 50 pinch bolt, 16 mm', singleUse: true },

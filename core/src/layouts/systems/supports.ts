@@ -79,3 +79,20 @@ export const onTheDolly: Condition = {
   },
   released: doing('Free the dolly and roll it out', below, [3, 6, 12], { cautions: UNDER_LOAD }),
 };
+
+/** A stand under the front of an engine whose gearbox leaves it from below, while the hoist holds it from above. */
+export const engineOnStand: Condition = {
+  id: 'engine-on-stand',
+  name: 'Engine on the stand',
+  takesLoad: true,
+  established: {
+    by: 'step',
+    access: [behind('undertray', 'The stand goes where the undertray is.')],
+    step: doing('Set the stand under the front of the engine', below, [3, 6, 12], {
+      tools: ['engine stand', 'wood block'],
+      cautions: UNDER_LOAD,
+      tip: 'Wood under the sump rail, never under the pan. The hoist alone must not hold it while the gearbox is drawn off.',
+    }),
+  },
+  released: doing('Take the stand from under the engine', below, [2, 3, 6], { cautions: UNDER_LOAD }),
+};

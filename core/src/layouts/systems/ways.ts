@@ -168,3 +168,21 @@ export const bodyOn: readonly ReturnType<typeof liftStep>[] = [
   ),
   liftStep('holes-line-up', 'The last inch: holes line up', 'A bar in the hole, never a finger.', [4, 8, 20], dolly),
 ];
+
+/** Between gearbox and engine of a split powerpack: the hoist takes what the stand had. */
+export const standAway = liftStep(
+  'stand-away',
+  'Hoist tight, then the stand away from under the engine',
+  'Nobody reaches under it. It hangs level before it goes on.',
+  [2, 4, 8],
+  { tools: ['engine hoist', 'engine stand'] },
+);
+
+/** The engine stands before a gearbox is offered up to it. */
+export const standBack = liftStep(
+  'stand-back',
+  'Set the stand under the engine again',
+  'On its wood, the hoist still snug, before anybody brings the gearbox.',
+  [3, 5, 10],
+  { tools: ['engine hoist', 'engine stand', 'wood block'] },
+);

@@ -1,4 +1,16 @@
-import { after, behind, below, connectionsOf, inside, part, removal, top, wheelLeft, wheelRight } from '../author.js';
+import {
+  after,
+  behind,
+  below,
+  connectionsOf,
+  inside,
+  onlyAfter,
+  part,
+  removal,
+  top,
+  wheelLeft,
+  wheelRight,
+} from '../author.js';
 import type { Piece } from '../template.js';
 
 const mounts = connectionsOf('mounts', { cautions: ['under-load'] });
@@ -11,7 +23,7 @@ export const cradle: Piece = {
     part('body', 'body', 'outside', 'body'),
     part('engine', 'engine', 'bay-top', 'mounts', { massKg: 118 }),
     part('cradle', 'cradle', 'under-front', 'mounts', { massKg: 24 }),
-    part('rack', 'steering rack', 'under-front', 'steering', { massKg: 8, ridesWith: 'cradle' }),
+    part('rack', 'steering rack', 'under-front', 'steering', { massKg: 8, ridesWith: 'cradle', movesWith: 'steering' }),
     part('steering-column', 'steering column', 'cabin', 'steering', { massKg: 7 }),
     part('roll-mount', 'lower roll mount', 'under-front', 'mounts', {
       massKg: 1,
@@ -35,7 +47,7 @@ export const cradle: Piece = {
       carriesLoad: true,
       access: [
         behind('airbox', 'The air filter box stands over it.'),
-        after('mount-right', 'Belt side first, or the gearbox tips into the inner wing.', 'load path'),
+        onlyAfter('mount-right', 'Belt side first, or the gearbox tips into the inner wing.', 'load path'),
       ],
       nm: 60,
       deg: 90,
@@ -61,15 +73,29 @@ export const cradle: Piece = {
     mounts.bolted('cradle-bolts', 'the cradle at the body', ['cradle', 'body'], below, [8, 15, 40], {
       hands: 2,
       tools: ['18 mm ratchet', 'breaker bar', 'paint marker'],
-      set: [
-        { count: 4, what: 'M12×1.75 × 90, 18 mm flange', singleUse: true },
-        { count: 2, what: 'M10×1.5 × 40, 16 mm flange', note: 'the two short ones at the rear' },
+      set: { count: 4, what: 'M12×1.75 × 90, 18 mm flange', singleUse: true },
+      access: [
+        after('cradle-bolts-rear', 'The short ones first; the four long ones hold it to the last.', 'load path'),
       ],
       carriesLoad: true,
       tip: 'Paint round every washer: the wheels point where the cradle sits.',
       nm: 100,
       back: 'To the paint marks, then have the wheels measured.',
     }),
+    mounts.bolted(
+      'cradle-bolts-rear',
+      'the two short cradle bolts at the rear',
+      ['cradle', 'body'],
+      below,
+      [2, 4, 12],
+      {
+        tools: ['16 mm ratchet'],
+        set: { count: 2, what: 'M10×1.5 × 40, 16 mm flange' },
+        carriesLoad: true,
+        nm: 50,
+        torqueAfter: [{ connection: 'cradle-bolts', why: 'The four long ones set where the cradle sits.' }],
+      },
+    ),
     steering.bolted('rack-bolts', 'the steering rack', ['rack', 'cradle'], below, [8, 15, 30], {
       tools: ['15 mm ratchet'],
       set: { count: 2, what: 'M10×1.5 × 70, 15 mm' },
@@ -169,6 +195,7 @@ export const cradle: Piece = {
         minutes: { low: 6, likely: 10, high: 20 },
         cautions: ['stands'],
         tip: 'Wheels in the air, slowly from lock to lock, bottle never empty.',
+        moves: ['steering'],
       },
     },
   ],

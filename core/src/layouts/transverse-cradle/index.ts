@@ -6,6 +6,7 @@ import { coolant, engineOil, heaterHoses, oilCooler, radiator } from '../systems
 import { diesel } from '../systems/diesel.js';
 import { driveBelt, refrigerant, steeringPump } from '../systems/driven-by-belt.js';
 import { exhaustSystem } from '../systems/exhaust.js';
+import { fuelShut } from '../systems/fuel-shut.js';
 import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
 import { bellHousing, gearboxOil, gearCables, manualGearbox } from '../systems/gearboxes.js';
 import { highVoltage } from '../systems/high-voltage.js';
@@ -47,6 +48,7 @@ export const transverseCradle: Template = {
     frontPanels,
     engineCover,
     undertray,
+    fuelShut,
     petrol,
     diesel,
     airPath,
@@ -75,6 +77,7 @@ export const transverseCradle: Template = {
   ],
   without: ['steering-box', 'steering-box-bolts'],
   changes: {
+    'lower-arm-bolts': { between: ['lower-arms', 'cradle'] },
     'clutch-cylinder-bolts': { station: 'bay-top', height: 'either', cautions: [] },
     'loom-bell-clips': { station: 'bay-top', height: 'either', cautions: [] },
     'reverse-lamp': { station: 'bay-top', height: 'either', cautions: [] },
@@ -94,7 +97,7 @@ export const transverseCradle: Template = {
     'exhaust-rear': { zone: 'under-middle' },
   },
   powerpacks: [
-    { id: 'cradle', name: 'Whole cradle', roots: ['engine', 'gearbox', 'cradle'] },
+    { id: 'cradle', name: 'Whole cradle', roots: ['engine', 'gearbox', 'cradle', 'roll-mount', 'lower-arms'] },
     { id: 'engine-with-gearbox', name: 'Engine with gearbox', roots: ['engine', 'gearbox'] },
     { id: 'engine', name: 'Bare engine', roots: ['engine'] },
     { id: 'gearbox', name: 'Gearbox alone', roots: ['gearbox'] },

@@ -5,6 +5,7 @@ import { batteryAndLoom } from '../systems/battery-and-loom.js';
 import { coolant, engineOil, heaterHoses, oilCooler, radiator } from '../systems/cooling.js';
 import { driveBelt, refrigerant } from '../systems/driven-by-belt.js';
 import { exhaustSystem } from '../systems/exhaust.js';
+import { fuelShut } from '../systems/fuel-shut.js';
 import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
 import { bellHousing, gearboxOil, gearCables, manualGearbox } from '../systems/gearboxes.js';
 import { highVoltage } from '../systems/high-voltage.js';
@@ -49,6 +50,7 @@ export const transverseMid: Template = {
     batteryAndLoom,
     engineCover,
     undertray,
+    fuelShut,
     petrol,
     airPath,
     brakeVacuum,
@@ -75,6 +77,7 @@ export const transverseMid: Template = {
   ],
   without: ['fan-shroud', 'radiator', 'condenser', 'charge-cooler'],
   changes: {
+    'lower-arm-bolts': { between: ['lower-arms', 'rear-cradle'] },
     'compressor-hoses': { between: ['compressor', 'body'] },
     'belt-compressor': { station: 'wheel-right', height: 'raised', cautions: ['spring', 'stands'] },
     'heater-feed': { station: 'underside', height: 'raised', cautions: ['hot-coolant', 'stands'] },
@@ -93,7 +96,7 @@ export const transverseMid: Template = {
   },
   stations: { front: 'rear' },
   powerpacks: [
-    { id: 'cradle', name: 'Whole rear cradle', roots: ['engine', 'gearbox', 'rear-cradle'] },
+    { id: 'cradle', name: 'Whole rear cradle', roots: ['engine', 'gearbox', 'rear-cradle', 'lower-arms'] },
     { id: 'engine-with-gearbox', name: 'Engine with gearbox', roots: ['engine', 'gearbox'] },
     { id: 'gearbox', name: 'Gearbox alone', roots: ['gearbox'] },
   ],

@@ -139,7 +139,8 @@ export const engineDeck: Piece = {
       top,
       [1, 2, 5],
       {
-        needs: ['fuel-closed'],
+        needs: ['fuel-closed', 'battery-isolated'],
+        cautions: ['fuel'],
         set: { count: 1, what: 'spring band clip' },
       },
     ),

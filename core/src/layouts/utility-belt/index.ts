@@ -4,6 +4,7 @@ import { airPath } from '../systems/air.js';
 import { batteryAndLoom } from '../systems/battery-and-loom.js';
 import { coolant, engineOil, oilCooler, radiator } from '../systems/cooling.js';
 import { diesel } from '../systems/diesel.js';
+import { fuelShut } from '../systems/fuel-shut.js';
 import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
 import { looks } from '../systems/looks.js';
 import { undertray } from '../systems/panels.js';
@@ -40,6 +41,7 @@ export const utilityBelt: Template = {
   ],
   pieces: [
     batteryAndLoom,
+    fuelShut,
     petrol,
     diesel,
     airPath,

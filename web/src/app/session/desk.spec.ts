@@ -5,8 +5,8 @@ import { jobProviders, tick } from '../../testing/open-job';
 import { Desk } from './desk';
 import { Outbox } from './outbox';
 
-const fuel: EntryBody = { kind: 'operation-done', operation: 'make:fuel-depressurised' };
-const battery: EntryBody = { kind: 'operation-done', operation: 'open:battery-negative' };
+const first: EntryBody = { kind: 'operation-done', operation: 'open:battery-negative' };
+const second: EntryBody = { kind: 'operation-done', operation: 'make:fuel-depressurised' };
 const note = (text: string): EntryBody => ({ kind: 'noted', text });
 
 async function openDesk(server = new FakeServer()): Promise<{ desk: Desk; server: FakeServer }> {
@@ -21,7 +21,7 @@ const kinds = (server: FakeServer) => server.entries.map(({ kind }) => kind);
 describe('the desk', () => {
   it('loads a job and folds its ledger', async () => {
     const server = new FakeServer();
-    server.entries = [theirEntry(fuel)];
+    server.entries = [theirEntry(first)];
     const { desk } = await openDesk(server);
     expect(desk.line()).toBe('up');
     expect(desk.state()?.position).toBe(1);
@@ -37,7 +37,7 @@ describe('the desk', () => {
 
   it('records at once, signed by the one who works, and sends', async () => {
     const { desk, server } = await openDesk();
-    const result = desk.record(fuel);
+    const result = desk.record(first);
     expect(desk.state()?.position).toBe(1);
     await tick();
     expect(server.entries).toEqual('entries' in result ? result.entries : []);
@@ -57,8 +57,8 @@ describe('the desk', () => {
   it('keeps entries while the server is gone, over a reload too, and sends them in order when it is back', async () => {
     const { desk, server } = await openDesk();
     server.reachable = false;
-    desk.record(fuel);
-    desk.record(battery);
+    desk.record(first);
+    desk.record(second);
     await tick();
     expect(desk.line()).toBe('gone');
     expect(desk.kept()).toBe(2);
@@ -72,14 +72,14 @@ describe('the desk', () => {
     await tick(60);
     expect(again.desk.kept()).toBe(0);
     expect(server.entries.map((entry) => ('operation' in entry ? entry.operation : ''))).toEqual([
-      'make:fuel-depressurised',
       'open:battery-negative',
+      'make:fuel-depressurised',
     ]);
   });
 
   it('goes on top of what somebody else wrote meanwhile', async () => {
     const { desk, server } = await openDesk();
-    server.entries.push(theirEntry(fuel));
+    server.entries.push(theirEntry(first));
     desk.record(note('Mine'));
     await tick(60);
     expect(kinds(server)).toEqual(['operation-done', 'noted']);
@@ -90,10 +90,10 @@ describe('the desk', () => {
   it('shows what can no longer stand, and sends the rest', async () => {
     const { desk, server } = await openDesk();
     server.reachable = false;
-    desk.record(fuel);
+    desk.record(first);
     desk.record(note('Still true'));
     await tick();
-    server.entries.push(theirEntry(fuel));
+    server.entries.push(theirEntry(first));
     server.reachable = true;
     desk.reload();
     await tick(60);
@@ -133,7 +133,7 @@ describe('the desk', () => {
   it('never writes twice when an answer is lost', async () => {
     const { desk, server } = await openDesk();
     server.reachable = false;
-    desk.record(fuel);
+    desk.record(first);
     await tick();
     const [kept] = TestBed.inject(Outbox).read(testJob.id);
     if (kept) server.entries.push(kept);
@@ -157,7 +157,7 @@ describe('the desk', () => {
 
   it('takes back unsent entries without a trace, and sent ones by a correction', async () => {
     const { desk, server } = await openDesk();
-    const sent = desk.record(fuel);
+    const sent = desk.record(first);
     await tick();
     if ('entries' in sent) desk.undo(sent.entries);
     await tick();

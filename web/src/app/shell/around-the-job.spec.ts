@@ -117,7 +117,6 @@ describe('the bench card', () => {
 
   it('says who did it, with bag and tag', async () => {
     const entries = [
-      ...workedUntil((state) => isDone(state, 'make:fuel-depressurised')),
       theirEntry({
         kind: 'fasteners-counted',
         connection: 'battery-negative',

@@ -6,6 +6,7 @@ import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { isSettled, setsOf, type JobState, TROUBLE_WORDS } from '@brisk/core/ledger';
 import { whatIfNow } from '@brisk/core/planning';
 import { chainOf, slackOf, type Link } from '@brisk/core/schedule';
+import type { Operation } from '@brisk/core/teardown';
 import { HEIGHT_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
 import { format } from 'date-fns';
 import { Selection } from '../session/selection';
@@ -103,6 +104,10 @@ function causeWords({ step, words }: Link, titled: (id: string) => string): stri
       return `No room there beside: ${other}`;
     case 'machine':
       return `The machine is ${step.height === 'raised' ? 'raised' : 'let down'} first${other ? `, when this is done: ${other}` : ''}`;
+    case 'clear':
+      return clearWords(step.operation, other);
+    case 'run':
+      return `One job in the same hands with: ${other}`;
     case 'everybody':
       return `Everybody stops: ${other}`;
     case 'arranged':
@@ -112,6 +117,13 @@ function causeWords({ step, words }: Link, titled: (id: string) => string): stri
     case 'nothing':
       return 'It is among the first things to do.';
   }
+}
+
+/** Why two steps are kept apart that could be done at once by their places and hands. */
+function clearWords({ moves = [], at = [] }: Operation, other: string): string {
+  if (moves.includes('weight')) return `Nobody underneath while weight is taken or given. Until then: ${other}`;
+  if (at.includes('weight')) return `Nobody under it while weight is taken or given: ${other}`;
+  return `No hands near what moves. Until then: ${other}`;
 }
 
 function isSettledId(state: JobState, id: string): boolean {

@@ -3,14 +3,14 @@ import { theirEntry } from '../../../testing/fake-server';
 import { openView, pressable, type, workedUntil } from '../../../testing/open-job';
 import { RecordView } from './record';
 
-const worked = workedUntil((state) => isDone(state, 'open:battery-negative'));
+const worked = workedUntil((state) => isDone(state, 'make:fuel-depressurised'));
 
 describe('the record', () => {
   it('says what was done in words, newest first', async () => {
     const view = await openView(RecordView, worked);
     const lines = [...view.element.querySelectorAll('.words')].map((one) => one.textContent?.trim());
-    expect(lines[0]).toBe('Done: Unbolt the battery negative lead');
-    expect(lines.at(-1)).toBe('Done: Let the fuel pressure down');
+    expect(lines[0]).toBe('Done: Let the fuel pressure down');
+    expect(lines.at(-1)).toBe('Done: Unbolt the battery negative lead');
   });
 
   it('is searched by words and by person', async () => {
@@ -34,10 +34,10 @@ describe('the record', () => {
       ...worked,
       theirEntry({ kind: 'corrected', corrects: worked.at(-1)?.id ?? '', reason: 'Wrong lead' }),
     ]);
-    expect(view.text()).toContain('Taken back: Done: Unbolt the battery negative lead. Wrong lead');
+    expect(view.text()).toContain('Taken back: Done: Let the fuel pressure down. Wrong lead');
     expect(view.element.querySelectorAll('li.gone')).toHaveLength(1);
-    expect(() => pressable(view.element, 'Take back: Done: Unbolt the battery negative lead')).toThrow();
+    expect(() => pressable(view.element, 'Take back: Done: Let the fuel pressure down')).toThrow();
     expect(first?.kind).toBe('operation-done');
-    expect(pressable(view.element, 'Take back: Done: Let the fuel pressure down')).toBeTruthy();
+    expect(pressable(view.element, 'Take back: Done: Unbolt the battery negative lead')).toBeTruthy();
   });
 });

@@ -1,0 +1,14 @@
+import type { JobPlan } from './model.js';
+
+/**
+ * The edition of the rules that new jobs are held to; ledgers that were written under an earlier one still stand.
+ * From the second on a set has to come out even before its final torque, and grounds are looked at before the first
+ * start. From the third on every order of the way out is turned round on the way back, the fasteners that let a heavy
+ * part down come last of those that hold it, and nobody is underneath before the powerpack has its mounts.
+ */
+export const RULES_NOW = 3;
+
+/** Whether a job on `plan` is held to the rules of `edition`. */
+export function planHeldTo({ rules = 1 }: JobPlan, edition: number): boolean {
+  return rules >= edition;
+}

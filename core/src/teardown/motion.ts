@@ -1,0 +1,30 @@
+import type { ConnectionMap, Moving } from '../connection-map/index.js';
+import type { Operation } from './operation.js';
+
+/** What a step sets in motion, and what its hands are at. */
+export interface Motion {
+  readonly moves: readonly Moving[];
+  readonly at: readonly Moving[];
+}
+
+const GEAR = ['support', 'release', 'lift', 'lower'];
+
+/**
+ * What `operation` of work on `map` sets in motion and what hands are at during it. Weight is in motion while gear takes
+ * it, carries it or gives it back, and while a mount that carries it is undone or pulled down; whoever is underneath, and
+ * whoever works other gear, is at it. Anything else that moves is told on the map: a step that turns the crank, a part
+ * that turns with it.
+ */
+export function motionOf(operation: Operation, map: ConnectionMap): Motion {
+  const connection = map.connections.find(({ id }) => id === operation.connection);
+  const gear = GEAR.includes(operation.kind);
+  const mount = connection?.carriesLoad === true && ['disconnect', 'connect'].includes(operation.kind);
+  const ends = [...(connection?.between ?? []), ...(operation.part === undefined ? [] : [operation.part])];
+  const turning = map.parts.flatMap(({ id, movesWith }) =>
+    movesWith !== undefined && ends.includes(id) ? [movesWith] : [],
+  );
+  const moves: Moving[] = [...(operation.moves ?? []), ...(gear || mount ? (['weight'] as const) : [])];
+  const at: Moving[] = [...turning, ...(gear || operation.station === 'underside' ? (['weight'] as const) : [])];
+  // Whoever turns the crank is at it by themselves.
+  return { moves: [...new Set(moves)], at: [...new Set(at)].filter((one) => one === 'weight' || !moves.includes(one)) };
+}

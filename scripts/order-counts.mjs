@@ -1,0 +1,206 @@
+/**
+ * Counts, over random jobs, how many orders of work show what can hurt somebody: random layouts, choices, ways out and
+ * crews, each half in the order it is first proposed. `npm run orders -- --jobs 300 --seed 1`; `--core FOLDER` looks at
+ * another build of core, to compare before with after. It reads orders as they come out and shares no rule with core.
+ */
+import { join, resolve } from 'node:path';
+import { root } from './say.mjs';
+
+const option = (name, otherwise) => {
+  const at = process.argv.indexOf(`--${name}`);
+  return at < 0 ? otherwise : process.argv[at + 1];
+};
+const core = resolve(option('core', join(root, 'core/dist')));
+const module = (name) => import(join(core, name, 'index.js'));
+const [{ compose, TEMPLATES, clashes }, { waysOut, ...maps }, { foldLedger, ...ledger }, { planned, usualSettings }] =
+  await Promise.all(['layouts', 'connection-map', 'ledger', 'planning'].map(module));
+const rules = maps.RULES_NOW ?? ledger.RULES_NOW;
+const jobs = Number(option('jobs', '300'));
+
+let seed = Number(option('seed', '1'));
+const random = () => {
+  // A small generator that is the same everywhere (mulberry32).
+  seed = (seed + 0x6d2b79f5) | 0;
+  let mixed = Math.imul(seed ^ (seed >>> 15), 1 | seed);
+  mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+  return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
+};
+const oneOf = (things) => things[Math.floor(random() * things.length)];
+
+const GEAR = ['support', 'release', 'lift', 'lower'];
+const TURNS = ['drive-belt', 'fan', 'flywheel', 'flexplate', 'converter'];
+const overlap = (one, other) => one.startMin < other.endMin - 1e-6 && other.startMin < one.endMin - 1e-6;
+const pairs = (steps, bad) =>
+  steps.some((one, at) =>
+    steps.slice(at + 1).some((other) => overlap(one, other) && (bad(one, other) || bad(other, one))),
+  );
+
+/** Each look: what is counted, and whether a job shows it. */
+const LOOKS = {
+  'weight taken or given with somebody underneath': ({ steps, loaded }) =>
+    pairs(steps, (one, other) => loaded(one.operation) && other.operation.station === 'underside'),
+  'two pieces of lifting gear worked in the same minute': ({ steps }) =>
+    pairs(steps, ({ operation: one }, { operation: other }) => GEAR.includes(one.kind) && GEAR.includes(other.kind)),
+  'hands at what turns while the crank is turned': ({ steps, touches }) =>
+    pairs(
+      steps,
+      ({ operation: one }, { operation: other }) =>
+        /converter bolts|turn the crank/i.test(one.title) && touches(other).some((part) => TURNS.includes(part)),
+    ),
+  'gearbox drawn off an engine that only the hoist holds': ({ way, map }) =>
+    way.route.id === 'split' && !way.route.supports.some((id) => /stand|beam|held/.test(nameOf(map.conditions, id))),
+  'fuel opened that nothing closed or let down before': ({ work, opens }) =>
+    opens(
+      ({ system, kind, cautions }) => system === 'fuel' && ['hose', 'pipe'].includes(kind) && cautions.includes('fuel'),
+    ).some((id) => ![...before(work, id)].some((one) => /^make:.*(fuel|tank)/.test(one))),
+  'fuel opened before the negative lead is off': ({ work, opens }) =>
+    [
+      ...opens(
+        ({ system, kind, cautions }) =>
+          system === 'fuel' && ['hose', 'pipe'].includes(kind) && cautions.includes('fuel'),
+      ),
+      ...[...work.operations.keys()].filter((id) => /^make:.*(fuel|tank)/.test(id)),
+    ].some((id) => !before(work, id).has('open:battery-negative')),
+  'whole cradle taken apart at its roll mount': ({ way, work }) =>
+    way.powerpack.id === 'cradle' && work.operations.has('open:roll-gearbox'),
+  'gearbox alone, and the engine’s own mount undone': ({ way, work }) =>
+    way.powerpack.id === 'gearbox' && work.operations.has('open:mount-right'),
+  'one of the crew planned onto an orange cable': ({ steps }) =>
+    steps.some(({ operation, people }) => operation.cautions.includes('high-voltage') && people.length > 0),
+  'refrigerant or high voltage never brought back': ({ work }) =>
+    ['refrigerant-recovered', 'high-voltage-off'].some(
+      (id) => work.operations.has(`make:${id}`) && !work.operations.has(`release:${id}`),
+    ),
+  'a part over 4 kg hangs between its last fastener and its lowering': ({ out, map, work }) =>
+    heavy(map, work).some((part) => {
+      const off = out.find(({ operation }) => operation.id === `remove:${part.id}`);
+      const last = latest(out.filter(({ operation }) => holds(map, operation, 'open:', part.id)));
+      return off && last && !straightOn(last, off);
+    }),
+  'a part over 4 kg is let go before it is fastened': ({ back, map, work }) =>
+    heavy(map, work).some((part) => {
+      const on = back.find(({ operation }) => operation.id === `fit:${part.id}`);
+      const first = earliest(back.filter(({ operation }) => holds(map, operation, '(start|close):', part.id)));
+      return on && first && !straightOn(on, first);
+    }),
+  'work in the bay under a bonnet that is still to come off': ({ out }) => {
+    const off = out.find(({ operation }) => operation.id === 'remove:bonnet');
+    return (
+      off !== undefined &&
+      out.some(
+        ({ operation, startMin }) =>
+          operation.kind === 'disconnect' && operation.station === 'bay-top' && startMin < off.endMin - 1e-6,
+      )
+    );
+  },
+  'the cab tilted before anybody signed that it is made safe': ({ out }) => {
+    const tilt = out.find(({ operation }) => operation.id === 'make:cab-tilted');
+    const signed = out.find(({ operation }) => operation.id === 'hold:made-safe');
+    return tilt !== undefined && signed !== undefined && tilt.startMin < signed.startMin;
+  },
+  'an order told for safety or the load path not turned round': ({ map, work }) =>
+    map.connections.some(({ id, access }) =>
+      access.some(
+        ({ open, because }) =>
+          because !== undefined &&
+          because !== 'access' &&
+          open !== undefined &&
+          work.operations.has(`close:${id}`) &&
+          work.operations.has(`close:${open}`) &&
+          work.operations.has(`open:${open}`) &&
+          ![...before(work, work.operations.has(`torque:${open}`) ? `torque:${open}` : `close:${open}`)].some(
+            (one) => one === `close:${id}` || one === `start:${id}`,
+          ),
+      ),
+    ),
+};
+
+function nameOf(list, id) {
+  return `${id} ${list.find((one) => one.id === id)?.name ?? ''}`.toLowerCase();
+}
+
+function before(work, id) {
+  const seen = new Set();
+  const waiting = [id];
+  for (let at = waiting.pop(); at !== undefined; at = waiting.pop())
+    for (const edge of work.into.get(at) ?? [])
+      if (!seen.has(edge.before)) {
+        seen.add(edge.before);
+        waiting.push(edge.before);
+      }
+  return seen;
+}
+
+function heavy(map, work) {
+  return map.parts.filter(({ id, massKg = 0 }) => massKg > 4 && work.operations.has(`remove:${id}`));
+}
+
+function holds(map, { id, connection }, as, part) {
+  const one = map.connections.find((other) => other.id === connection);
+  return new RegExp(`^${as}`).test(id) && (one?.between.includes(part) ?? false);
+}
+
+const latest = (steps) => steps.reduce((last, one) => (!last || one.endMin > last.endMin ? one : last), undefined);
+const earliest = (steps) =>
+  steps.reduce((first, one) => (!first || one.startMin < first.startMin ? one : first), undefined);
+
+function straightOn(one, other) {
+  return (
+    Math.abs(other.startMin - one.endMin) < 1e-6 &&
+    one.height === other.height &&
+    [...one.people].sort().join() === [...other.people].sort().join()
+  );
+}
+
+const shown = Object.fromEntries(Object.keys(LOOKS).map((look) => [look, 0]));
+const lasts = { out: [], back: [] };
+let looked = 0;
+let none = 0;
+while (looked < jobs) {
+  const template = oneOf(TEMPLATES);
+  const choices = Object.fromEntries(template.options.map(({ option: id, choices: offered }) => [id, oneOf(offered)]));
+  if (clashes({ ...template.always, ...choices }).length > 0) continue;
+  const crew = ['Ines', 'Tobias', 'Ruth'].slice(0, 1 + Math.floor(random() * 3));
+  let map;
+  try {
+    map = compose(template, choices);
+  } catch (error) {
+    process.stdout.write(`${template.layout}: ${error.message}\n`);
+    none += 1;
+    if (none > jobs) break;
+    continue;
+  }
+  const way = oneOf(waysOut(map));
+  const plan = { map, powerpack: way.powerpack.id, route: way.route.id, rules };
+  const state = foldLedger(plan, []);
+  const { work } = state;
+  const halves = Object.fromEntries(
+    ['out', 'back'].map((half) => [half, planned(state, half, usualSettings(crew), undefined).schedule]),
+  );
+  for (const half of ['out', 'back']) lasts[half].push(halves[half].costs.finishMin);
+  const mounts = new Set(map.connections.filter(({ carriesLoad }) => carriesLoad).map(({ id }) => id));
+  const seen = {
+    way,
+    map,
+    work,
+    out: halves.out.steps,
+    back: halves.back.steps,
+    loaded: ({ kind, connection }) => GEAR.includes(kind) || (kind === 'disconnect' && mounts.has(connection)),
+    touches: ({ connection, part }) => [
+      ...(map.connections.find(({ id }) => id === connection)?.between ?? []),
+      ...(part === undefined ? [] : [part]),
+    ],
+    opens: (which) =>
+      map.connections
+        .filter((one) => which(one) && work.operations.has(`open:${one.id}`))
+        .map(({ id }) => `open:${id}`),
+  };
+  for (const [look, shows] of Object.entries(LOOKS))
+    if (['out', 'back'].some((half) => shows({ ...seen, steps: seen[half] }))) shown[look] += 1;
+  looked += 1;
+}
+const median = (values) => [...values].sort((one, other) => one - other)[Math.floor(values.length / 2)];
+process.stdout.write(`${looked} random jobs, rules ${rules}. How many show it:\n`);
+for (const [look, count] of Object.entries(shown)) process.stdout.write(`  ${String(count).padStart(4)}  ${look}\n`);
+for (const [half, values] of Object.entries(lasts))
+  process.stdout.write(`  ${half}: median ${median(values)} min, longest ${Math.max(...values)} min\n`);
