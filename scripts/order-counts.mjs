@@ -98,10 +98,43 @@ const LOOKS = {
     const signed = out.find(({ operation }) => operation.id === 'hold:made-safe');
     return tilt !== undefined && signed !== undefined && tilt.startMin < signed.startMin;
   },
+  'somebody under the cab while it goes up or comes down': ({ steps }) =>
+    pairs(
+      steps,
+      ({ operation: one }, { operation: other }) => /:cab-tilted$/.test(one.id) && other.station === 'bay-top',
+    ),
+  'the machine let down onto a hub without its nut': ({ back, map }) =>
+    ['left', 'right'].some((side) => {
+      if (!map.connections.some(({ id }) => id === `hub-${side}-nut`)) return false;
+      const wheel = back.find(({ operation }) => operation.id === `fit:wheel-${side}`);
+      const nut = back.find(({ operation }) => operation.id === `close:hub-${side}-nut`);
+      return (
+        wheel !== undefined &&
+        nut !== undefined &&
+        back.some(({ height, startMin }) => height === 'ground' && startMin > wheel.startMin && startMin < nut.endMin)
+      );
+    }),
+  'undertray or skid plate on before anybody looked for leaks': ({ back }) => {
+    const leaks = back.find(({ operation }) => operation.id === 'check:leaks');
+    return back.some(
+      ({ operation, startMin }) =>
+        ['fit:undertray', 'fit:skid-plate'].includes(operation.id) && leaks !== undefined && startMin < leaks.startMin,
+    );
+  },
+  'a starter unbolted that hangs on its leads': ({ out }) => {
+    const bolts = out.find(({ operation }) => operation.id === 'open:starter-bolts');
+    const cable = out.find(({ operation }) => operation.id === 'open:starter-cable');
+    return bolts !== undefined && cable !== undefined && bolts.startMin < cable.endMin - 1e-6;
+  },
+  'the words of taking out on putting in': ({ back }) =>
+    back.some(
+      ({ operation }) => operation.kind === 'fit' && /tape over|hold it: it|bend|Stand it/i.test(operation.tip ?? ''),
+    ),
   'an order told for safety or the load path not turned round': ({ map, work }) =>
     map.connections.some(({ id, access }) =>
       access.some(
-        ({ open, because }) =>
+        ({ open, because, firstBackToo }) =>
+          !firstBackToo &&
           because !== undefined &&
           because !== 'access' &&
           open !== undefined &&

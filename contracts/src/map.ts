@@ -78,6 +78,7 @@ const oneAccess = () =>
       why: text(),
       because: oneOf(['access', 'safety', 'load path']).optional(),
       orderOnly: optionalYesOrNo(),
+      firstBackToo: optionalYesOrNo(),
     },
     ({ open, removed }) => (open === undefined) !== (removed === undefined),
     'access names either a connection to open or a part to remove.',
@@ -92,6 +93,7 @@ const part = record<Part>({
   massKg: optionalAmount(100_000),
   ridesWith: named(),
   coversBay: optionalYesOrNo(),
+  afterLeakCheck: optionalYesOrNo(),
   movesWith: oneOf(MOVING).optional(),
   removal: optionalStep(),
 });
@@ -100,6 +102,7 @@ type TorqueAfter = NonNullable<TorqueSpec['after']>[number];
 const torque = () =>
   record<TorqueSpec>({
     targetNm: positive(10_000),
+    height: oneOf(STEP_HEIGHTS).optional(),
     angleDeg: optionalAmount(720),
     after: optionalList(record<TorqueAfter>({ connection: id(), why: text() }), 100),
   })
@@ -137,6 +140,8 @@ const connection = record<Connection>({
   moves: optionalList(oneOf(MOVING), MOVING.length),
   refit: record<RefitData>({
     minutes: minutes(),
+    supportedBy: optionalList(id(), 20),
+    height: oneOf(STEP_HEIGHTS).optional(),
     torque: torque(),
     beforeLowering: optionalText(),
     note: optionalText(),
@@ -158,6 +163,7 @@ const condition = record<Condition>({
   ),
   makeSafe: optionalYesOrNo(),
   takesLoad: optionalYesOrNo(),
+  givesReach: optionalList(oneOf(STATIONS), STATIONS.length),
   released: optionalStep(),
 });
 

@@ -9,6 +9,7 @@ import type {
   PartId,
   Powerpack,
   Route,
+  StepSpec,
 } from './model.js';
 
 /** Parts of `map` by id. */
@@ -123,9 +124,15 @@ export function waysOut(map: ConnectionMap): readonly Way[] {
  * itself what takes the weight, whatever `route` takes it with.
  */
 export function needsOf(map: ConnectionMap, route: Route, connection: Connection): readonly ConditionId[] {
-  const { carriesLoad, needs } = connection;
+  const { carriesLoad } = connection;
+  const needs = [...connection.needs, ...reachOf(map, connection).filter((id) => !connection.needs.includes(id))];
   if (!carriesLoad || takesItsWeight(map, needs)) return needs;
   return [...needs, ...route.supports.filter((support) => !needs.includes(support))];
+}
+
+/** The conditions that have to be in force for anybody to work where a step is done. */
+export function reachOf({ conditions }: ConnectionMap, { station }: Pick<StepSpec, 'station'>): readonly ConditionId[] {
+  return conditions.filter(({ givesReach }) => givesReach?.includes(station)).map(({ id }) => id);
 }
 
 /** Whether one of `conditions` takes the load. */

@@ -17,6 +17,7 @@ export {
   partsById,
   powerpackOf,
   reachable,
+  reachOf,
   routeOf,
   waysOut,
   type Way,

@@ -103,6 +103,8 @@ export interface AccessDetails {
   readonly because?: AccessReason;
   /** An order only: it comes first where it is done at all, and is not done for this. */
   readonly orderOnly?: boolean;
+  /** It comes first on the way back as well: closed before this is begun, and not turned round. */
+  readonly firstBackToo?: boolean;
 }
 export type AccessReason = 'access' | 'safety' | 'load path';
 
@@ -130,6 +132,8 @@ export interface Part {
   readonly ridesWith?: PartId;
   /** It closes the bay from above: where it comes off, it does before anybody works in there. */
   readonly coversBay?: boolean;
+  /** It hides what may leak: it goes back on once the engine has run and the leaks have been looked for. */
+  readonly afterLeakCheck?: boolean;
   /** What it moves with: a belt with the crank, a calliper with the wheels. */
   readonly movesWith?: Moving;
   /** How it is lifted away once nothing holds it. Absent: it never comes out by itself. */
@@ -138,6 +142,8 @@ export interface Part {
 
 export interface TorqueSpec {
   readonly targetNm: number;
+  /** How the machine has to stand for the final torque, where that is not as it stood for opening it. */
+  readonly height?: StepHeight;
   /** Final angle after the target, in degrees. */
   readonly angleDeg?: number;
   /** Connections to be at final torque before this one (upper mounts before lower). */
@@ -146,6 +152,10 @@ export interface TorqueSpec {
 
 export interface RefitData {
   readonly minutes: ThreePointMinutes;
+  /** Supports that stay until it is closed, although it was opened before they were set. */
+  readonly supportedBy?: readonly ConditionId[];
+  /** How the machine has to stand for closing it, where that is not as it stood for opening it. */
+  readonly height?: StepHeight;
   readonly torque?: TorqueSpec;
   /** Set when it must be in before the powerpack goes down; the words say why. */
   readonly beforeLowering?: string;
@@ -187,6 +197,8 @@ export interface Condition {
   readonly makeSafe?: boolean;
   /** Takes the load: brought about only once everything that carries no load is off. */
   readonly takesLoad?: boolean;
+  /** Where one can only work while it is in force: every step there waits for it, and is done before it is ended. */
+  readonly givesReach?: readonly Station[];
   /** How it is ended on the way back, where that is a step of its own. */
   readonly released?: StepSpec;
 }

@@ -34,6 +34,7 @@ export function partReader(map: ConnectionMap): Reader {
         ...(known?.removal ? { removal: known.removal } : {}),
         ...(known?.movesWith ? { movesWith: known.movesWith } : {}),
         ...(known?.coversBay ? { coversBay: known.coversBay } : {}),
+        ...(known?.afterLeakCheck ? { afterLeakCheck: known.afterLeakCheck } : {}),
       };
       seen.add(own);
       parts.add(part);

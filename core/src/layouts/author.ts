@@ -93,6 +93,11 @@ export interface Details extends Partial<
   readonly nm?: number;
   readonly deg?: number;
   readonly torqueAfter?: TorqueSpec['after'];
+  /** Supports that stay until it is closed. */
+  readonly supportedBy?: readonly string[];
+  /** How the machine stands for closing it and for its final torque, where that differs. */
+  readonly backHeight?: StepHeight;
+  readonly torqueHeight?: StepHeight;
   /** What to mind on the way back. */
   readonly back?: string;
   readonly backTime?: Time;
@@ -119,6 +124,9 @@ export function connectionsOf(system: System, common: Details = {}) {
         nm,
         deg,
         torqueAfter,
+        backHeight,
+        torqueHeight,
+        supportedBy,
         back,
         backTime,
         beforeLowering,
@@ -134,6 +142,7 @@ export function connectionsOf(system: System, common: Details = {}) {
           : {
               targetNm: nm,
               ...(deg === undefined ? {} : { angleDeg: deg }),
+              ...(torqueHeight ? { height: torqueHeight } : {}),
               ...(torqueAfter ? { after: torqueAfter } : {}),
             };
       return {
@@ -150,6 +159,8 @@ export function connectionsOf(system: System, common: Details = {}) {
           fasteners: 'count' in set ? [set] : set,
           refit: {
             minutes: minutes(...(backTime ?? time)),
+            ...(backHeight ? { height: backHeight } : {}),
+            ...(supportedBy ? { supportedBy } : {}),
             ...(torque ? { torque } : {}),
             ...(back === undefined ? {} : { note: back }),
             ...(beforeLowering === undefined ? {} : { beforeLowering }),
@@ -213,6 +224,12 @@ export const onlyAfter = (id: ConnectionId, why: string, because: AccessReason):
   why,
   because,
   orderOnly: true,
+});
+
+/** `id` comes before this on the way out and on the way back, where it is opened at all. */
+export const firstBothWays = (id: ConnectionId, why: string, because: AccessReason): Access => ({
+  ...onlyAfter(id, why, because),
+  firstBackToo: true,
 });
 
 /** A step of the lift or of the way down, under the hoist’s own cautions. */

@@ -105,7 +105,7 @@ describe('composing', () => {
 
   it('loosens a hub nut with the wheel on the ground, before the wheel comes off', () => {
     const map = compose(cradle, { driveshafts: 'hub-nuts' });
-    const { precedence, operations } = workOf({ map, powerpack: 'cradle', route: 'under' });
+    const { precedence, operations } = workOf({ map, powerpack: 'engine-with-gearbox', route: 'top' });
     expect(operations.get('open:hub-left-nut')?.height).toBe('ground');
     expect(
       precedence.some(({ before, after }) => before === 'open:hub-left-nut' && after === 'open:wheel-left-bolts'),

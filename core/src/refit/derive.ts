@@ -1,8 +1,9 @@
-import type { JobPlan } from '../connection-map/index.js';
+import { planHeldTo, type ConnectionMap, type JobPlan } from '../connection-map/index.js';
 import type { Operation, Precedence, Teardown } from '../teardown/index.js';
 import {
   adaptEdges,
   batteryLast,
+  coverEdges,
   inHandEdges,
   loadBackEdges,
   lowerEdges,
@@ -38,6 +39,7 @@ export interface Refit {
 export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
   const { map } = plan;
   const opened = map.connections.filter(({ id }) => teardown.opened.has(id) && !plan.leftOff?.includes(id));
+  const late = planHeldTo(plan, 3) ? afterLeakCheck(map) : new Set<string>();
   const operations = [
     ...lowerOperations(plan),
     ...fitOperations(map, teardown),
@@ -45,7 +47,13 @@ export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
     ...adaptOperations(plan),
     ...fillOperations(map, teardown),
     ...releaseOperations(map, teardown),
-  ];
+  ].map((operation): Operation =>
+    late.has(operation.part ?? '') || late.has(operation.connection ?? '')
+      ? { ...operation, phase: 'handover', needsRunning: true }
+      : operation,
+  );
+  const early = operations.filter(({ phase }) => phase === 'refit');
+  const covering = operations.filter(({ phase }) => phase === 'handover');
   const stages = new Map(opened.map((connection) => [connection.id, stagesOf(connection)]));
   const checks = checkOperations(map);
   const refitOnly = [
@@ -55,13 +63,21 @@ export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
     ...mountEdges(opened, stages),
     ...lowerEdges(plan, teardown, opened, stages),
     ...adaptEdges(plan, stages),
-    ...releaseEdges(plan, teardown, opened, stages),
+    ...releaseEdges(plan, teardown, operations, opened, stages),
   ];
   const withLoad = [...refitOnly, ...loadBackEdges(map, operations, refitOnly)];
   const precedence = [
     ...withLoad,
-    ...batteryLast(map, operations, withLoad, stages),
-    ...startEdges(operations, checks),
+    ...batteryLast(map, early, withLoad, stages),
+    ...startEdges(early, checks),
+    ...coverEdges(covering, checks),
   ];
   return { operations: [...operations, ...checks], precedence };
+}
+
+/** Parts that go back on once the leaks have been looked for, and the connections at them. */
+function afterLeakCheck({ parts, connections }: ConnectionMap): ReadonlySet<string> {
+  const last = new Set(parts.filter((part) => part.afterLeakCheck).map(({ id }) => id));
+  const at = connections.filter(({ between }) => between.some((part) => last.has(part))).map(({ id }) => id);
+  return new Set([...last, ...at]);
 }

@@ -46,6 +46,7 @@ export function reversedEdges(
 ): readonly Precedence[] {
   const { map } = plan;
   const wayBack = new Map<OperationId, { first: OperationId; last: OperationId }>();
+  const closing = new Map([...stages].map(([id, { close }]) => [operationId.open(id), close]));
   for (const [id, { first, last }] of stages) wayBack.set(operationId.open(id), { first, last });
   for (const id of teardown.removed.keys())
     wayBack.set(operationId.remove(id), { first: operationId.fit(id), last: operationId.fit(id) });
@@ -58,9 +59,17 @@ export function reversedEdges(
   );
   const title = new Map(teardown.operations.map((operation) => [operation.id, operation.title]));
   const everyOrder = planHeldTo(plan, 3);
-  return teardown.precedence.flatMap(({ before, after, reason, told }): Precedence[] => {
+  return teardown.precedence.flatMap(({ before, after, reason, told, firstBackToo }): Precedence[] => {
     const then = wayBack.get(before);
     const first = wayBack.get(after);
+    if (firstBackToo && then && first)
+      return [
+        {
+          before: closing.get(before) ?? then.last,
+          after: first.first,
+          reason: { kind: 'sequence', words: reason.words },
+        },
+      ];
     const turns = ['access', 'condition', 'part'].includes(reason.kind) || (everyOrder && told === true);
     if (!then || !first || !turns) return [];
     // Mounts are tightened together, so between two of them only the starting by hand is turned round.
@@ -199,29 +208,39 @@ export function adaptEdges({ adaptations = [] }: JobPlan, stages: ReadonlyMap<st
 export function releaseEdges(
   plan: JobPlan,
   teardown: Teardown,
+  operations: readonly Operation[],
   opened: readonly Connection[],
   stages: ReadonlyMap<string, Stages>,
 ): readonly Precedence[] {
   const { map } = plan;
   const route = routeOf(plan);
-  return map.conditions.flatMap(({ id, name, released }): readonly Precedence[] =>
-    released && teardown.conditions.has(id)
-      ? opened
-          .filter((connection) => needsOf(map, route, connection).includes(id))
-          .flatMap((connection): Precedence[] => {
-            const last = stages.get(connection.id)?.last;
-            return last === undefined
-              ? []
-              : [
-                  {
-                    before: last,
-                    after: operationId.release(id),
-                    reason: { kind: 'safety', words: `${name} stays in force until ${connection.name} is finished.` },
-                  },
-                ];
-          })
-      : [],
-  );
+  const ended = map.conditions.filter(({ id, released }) => released && teardown.conditions.has(id));
+  return ended.flatMap(({ id, name, givesReach = [] }): readonly Precedence[] => [
+    ...opened
+      .filter(
+        (connection) =>
+          needsOf(map, route, connection).includes(id) || (connection.refit.supportedBy?.includes(id) ?? false),
+      )
+      .flatMap((connection): Precedence[] => {
+        const last = stages.get(connection.id)?.last;
+        return last === undefined
+          ? []
+          : [
+              {
+                before: last,
+                after: operationId.release(id),
+                reason: { kind: 'safety', words: `${name} stays in force until ${connection.name} is finished.` },
+              },
+            ];
+      }),
+    ...operations
+      .filter(({ kind, station }) => ['fill', 'fit'].includes(kind) && givesReach.includes(station))
+      .map((operation): Precedence => ({
+        before: operation.id,
+        after: operationId.release(id),
+        reason: { kind: 'safety', words: `${name} stays in force until nobody works there any more.` },
+      })),
+  ]);
 }
 
 /**
@@ -290,4 +309,23 @@ export function startEdges(operations: readonly Operation[], checks: readonly Op
     });
   });
   return edges;
+}
+
+/** What hides leaks goes back on once they have been looked for, and before the machine is driven. */
+export function coverEdges(covering: readonly Operation[], checks: readonly Operation[]): readonly Precedence[] {
+  const leaks = checks.find(({ id }) => id === operationId.check('leaks'));
+  const next = checks[checks.findIndex((check) => check === leaks) + 1];
+  if (!leaks) return [];
+  return covering.flatMap(({ id }): readonly Precedence[] => [
+    { before: leaks.id, after: id, reason: { kind: 'sequence', words: 'It hides what may leak: looked for first.' } },
+    ...(next
+      ? [
+          {
+            before: id,
+            after: next.id,
+            reason: { kind: 'sequence', words: 'Back on before the machine is driven.' },
+          } as const,
+        ]
+      : []),
+  ]);
 }

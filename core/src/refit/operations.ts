@@ -5,8 +5,18 @@ import {
   type Connection,
   type ConnectionMap,
   type JobPlan,
+  type StepSpec,
+  type ThreePointMinutes,
+  type TorqueSpec,
 } from '../connection-map/index.js';
-import { closingTitle, holdPointOperation, operationId, type Operation, type Teardown } from '../teardown/index.js';
+import {
+  closingName,
+  closingTitle,
+  holdPointOperation,
+  operationId,
+  type Operation,
+  type Teardown,
+} from '../teardown/index.js';
 
 /** The pre-lower hold point and the steps of the route’s way down. */
 export function lowerOperations(plan: JobPlan): readonly Operation[] {
@@ -34,7 +44,7 @@ export function fitOperations(map: ConnectionMap, teardown: Teardown): readonly 
     if (!part?.removal) return [];
     return [
       {
-        ...part.removal,
+        ...forFitting(part.removal),
         id: operationId.fit(id),
         phase: 'refit',
         kind: 'fit',
@@ -43,6 +53,30 @@ export function fitOperations(map: ConnectionMap, teardown: Teardown): readonly 
       },
     ];
   });
+}
+
+const TWO_HANDED_NM = 100;
+
+/**
+ * Minutes to bring a joint to its final torque: the wrench fetched and set, then each fastener, longer where it is tight
+ * or has an angle after it.
+ */
+function torqueMinutes({ fasteners }: Connection, { targetNm, angleDeg }: TorqueSpec): ThreePointMinutes {
+  const pieces = Math.max(
+    1,
+    fasteners.reduce((sum, { count }) => sum + count, 0),
+  );
+  const each = (targetNm < 30 ? 0.3 : targetNm < TWO_HANDED_NM ? 0.5 : 1) + (angleDeg === undefined ? 0 : 0.5);
+  const likely = Math.max(2, Math.round(1 + pieces * each));
+  return { low: Math.max(1, Math.round(likely / 2)), likely, high: likely * 2 + 1 };
+}
+
+/** Tools that only take things apart. */
+const TAKES_APART = /penetrant|puller|breaker|pry bar|plugs and caps|drain tray/;
+
+/** A removal as it is on the way back: what was to be minded taking the part out says nothing of setting it in. */
+function forFitting({ tip: _tip, tools, ...step }: StepSpec): StepSpec {
+  return { ...step, tools: tools.filter((tool) => !TAKES_APART.test(tool)) };
 }
 
 /** One connection: started by hand where it carries load, closed, and at final torque where it has a figure. */
@@ -63,7 +97,7 @@ export function connectionOperations(connection: Connection): readonly Operation
       ...common,
       id: operationId.start(id),
       kind: 'start-by-hand',
-      title: `Start ${name} by fingers, every one`,
+      title: `Start ${closingName(name)} by fingers, every one`,
       hands,
       tools: [],
       minutes: { low: 2, likely: 5, high: 15 },
@@ -72,9 +106,10 @@ export function connectionOperations(connection: Connection): readonly Operation
     ...common,
     id: operationId.close(id),
     kind: 'connect',
-    title: connection.carriesLoad ? `Seat ${name}` : closingTitle(connection),
+    title: connection.carriesLoad ? `Seat ${closingName(name)}` : closingTitle(connection),
     hands,
     minutes: refit.minutes,
+    ...(refit.height ? { height: refit.height } : {}),
     ...(refit.note === undefined ? {} : { tip: refit.note }),
   });
   if (refit.torque)
@@ -82,10 +117,12 @@ export function connectionOperations(connection: Connection): readonly Operation
       ...common,
       id: operationId.torque(id),
       kind: 'torque',
-      title: `Torque ${name}`,
-      hands: 1,
+      title: `Torque ${closingName(name)}`,
+      ...(refit.torque.height ? { height: refit.torque.height } : {}),
+      // What turns with its nut, or takes a long bar, takes the second pair of hands again.
+      hands: hands === 2 && refit.torque.targetNm >= TWO_HANDED_NM ? 2 : 1,
       tools: ['torque wrench'],
-      minutes: { low: 1, likely: 2, high: 5 },
+      minutes: torqueMinutes(connection, refit.torque),
     });
   return operations;
 }

@@ -5,6 +5,7 @@ import {
   needsOf,
   partsById,
   planHeldTo,
+  reachOf,
   routeOf,
   type Access,
   type ConnectionMap,
@@ -179,6 +180,7 @@ function accessEdges(map: ConnectionMap, required: Requirements): readonly Prece
       after,
       reason: { kind: need.because ?? 'access', words: need.why },
       told: true,
+      ...(need.firstBackToo ? { firstBackToo: true } : {}),
     });
   const happens = (need: Access) =>
     need.orderOnly !== true || ('open' in need ? required.opened.has(need.open) : required.removed.has(need.removed));
@@ -235,7 +237,9 @@ function conditionEdges(plan: JobPlan, required: Requirements): readonly Precede
       ]),
     ...map.circuits
       .filter(({ id }) => required.drained.has(id))
-      .flatMap(({ id, drain }) => drain.needs.flatMap((need) => needed(need, operationId.drain(id)))),
+      .flatMap(({ id, drain }) =>
+        [...drain.needs, ...reachOf(map, drain)].flatMap((need) => needed(need, operationId.drain(id))),
+      ),
   ];
 }
 
@@ -248,7 +252,7 @@ function openBayEdges(
 ): readonly Precedence[] {
   const covers = partsIn(map, required.removed.keys()).filter(({ coversBay }) => coversBay);
   const safe = new Set(map.conditions.filter(({ makeSafe }) => makeSafe).map(({ id }) => establishing(map, id)));
-  return covers.flatMap(({ id, name }): readonly Precedence[] => {
+  return covers.flatMap(({ id, name, removal }): readonly Precedence[] => {
     const off = operationId.remove(id);
     const first = ancestorsOf(off, precedenceGraph(basic));
     return operations
@@ -256,7 +260,7 @@ function openBayEdges(
         (one) =>
           one.phase === 'strip' &&
           one.kind !== 'hold-point' &&
-          ['bay-top', 'front'].includes(one.station) &&
+          ['bay-top', removal?.station].includes(one.station) &&
           one.id !== off &&
           !first.has(one.id) &&
           !safe.has(one.id),

@@ -11,8 +11,8 @@ const GEAR = ['support', 'release', 'lift', 'lower'];
 
 /**
  * What `operation` of work on `map` sets in motion and what hands are at during it. Weight is in motion while gear takes
- * it, carries it or gives it back, and while a mount that carries it is undone or pulled down; whoever is underneath, and
- * whoever works other gear, is at it. Anything else that moves is told on the map: a step that turns the crank, a part
+ * it, carries it or gives it back, and while a mount that carries it is undone or pulled down; whoever is underneath, or
+ * where one only gets to with something tilted out of the way, and whoever works other gear, is at it. Anything else that moves is told on the map: a step that turns the crank, a part
  * that turns with it.
  */
 export function motionOf(operation: Operation, map: ConnectionMap): Motion {
@@ -24,7 +24,10 @@ export function motionOf(operation: Operation, map: ConnectionMap): Motion {
     movesWith !== undefined && ends.includes(id) ? [movesWith] : [],
   );
   const moves: Moving[] = [...(operation.moves ?? []), ...(gear || mount ? (['weight'] as const) : [])];
-  const at: Moving[] = [...turning, ...(gear || operation.station === 'underside' ? (['weight'] as const) : [])];
+  const under = ['underside', ...map.conditions.flatMap(({ givesReach = [] }) => givesReach)].includes(
+    operation.station,
+  );
+  const at: Moving[] = [...turning, ...(gear || under ? (['weight'] as const) : [])];
   // Whoever turns the crank is at it by themselves.
   return { moves: [...new Set(moves)], at: [...new Set(at)].filter((one) => one === 'weight' || !moves.includes(one)) };
 }

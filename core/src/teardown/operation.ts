@@ -80,6 +80,8 @@ export interface Precedence {
   readonly reason: Reason;
   /** Told on the map, so that it is turned round on the way back. */
   readonly told?: true;
+  /** It comes first on the way back as well. */
+  readonly firstBackToo?: true;
 }
 
 /** How each operation is named, so that teardown, refit and ledger speak of the same one. */
@@ -122,5 +124,10 @@ export function openingTitle({ kind, name }: Connection): string {
 
 /** What a person is told to do to close `connection` again. */
 export function closingTitle({ kind, name }: Connection): string {
-  return `${VERBS[kind].close} ${name}`;
+  return `${VERBS[kind].close} ${closingName(name)}`;
+}
+
+/** How a joint is spoken of when it is put together: what came from somewhere goes onto it. */
+export function closingName(name: string): string {
+  return name.replace(/ out of (the|its) /, ' into $1 ').replace(/ from (the|its) /, ' on $1 ');
 }

@@ -6,6 +6,7 @@ import {
   MapError,
   needsOf,
   partsById,
+  reachOf,
   routeOf,
   type Access,
   type CircuitId,
@@ -88,7 +89,8 @@ export function requirementsOf(plan: JobPlan): Requirements {
     const circuit = known(circuitSpecs.get(id), id);
     drained.set(id, `Opening ${forWhat} lets the ${circuit.fluid} out.`);
     waiting.push(() => {
-      for (const need of circuit.drain.needs) bringAbout(need, `draining the ${circuit.name}`);
+      for (const need of [...circuit.drain.needs, ...reachOf(map, circuit.drain)])
+        bringAbout(need, `draining the ${circuit.name}`);
       reach(circuit.drain.access);
     });
   }

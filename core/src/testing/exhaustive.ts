@@ -9,11 +9,16 @@ export function exhaustiveOptimum({ operations, precedence, crew, height, runs =
   const people = crew.hands.length;
   const { heightChangeMin } = crew.weights;
   const index = new Map(operations.map(({ id }, place) => [id, place]));
-  const waits = operations.map(({ id }) =>
-    precedence.filter(({ after }) => after === id).map(({ before }) => index.get(before) ?? -1),
-  );
   const goesOn = new Map(runs.map(({ first, then }) => [index.get(first) ?? -1, index.get(then) ?? -1]));
   const cameFrom = new Map([...goesOn].map(([first, then]) => [then, first]));
+  const before = operations.map(({ id }) =>
+    precedence.filter(({ after }) => after === id).map(({ before: one }) => index.get(one) ?? -1),
+  );
+  /** A run is begun once all of it can be done. */
+  const waits = before.map((own, place) => [
+    ...own,
+    ...(before[goesOn.get(place) ?? -1] ?? []).filter((one) => one !== place),
+  ]);
   /** Hands a step takes; those of a run stay for all of it. */
   const handsOf = (place: number): number =>
     [place, goesOn.get(place) ?? -1, cameFrom.get(place) ?? -1].reduce(

@@ -10,6 +10,7 @@ export const ladderFrame: Piece = {
     part('body', 'frame and body', 'outside', 'body'),
     part('engine', 'engine', 'bay-top', 'mounts', { massKg: 232 }),
     part('skid-plate', 'skid plate', 'under-front', 'body', {
+      afterLeakCheck: true,
       massKg: 14,
       removal: removal('Lower the skid plate', below, [1, 3, 6], { hands: 2, cautions: ['heavy', 'eyes'] }),
     }),

@@ -6,7 +6,6 @@ import { batteryAndLoom } from '../systems/battery-and-loom.js';
 import { coolant, engineOil, oilCooler, radiator } from '../systems/cooling.js';
 import { diesel } from '../systems/diesel.js';
 import { driveBelt, refrigerant } from '../systems/driven-by-belt.js';
-import { fuelShut } from '../systems/fuel-shut.js';
 import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
 import { bellHousing, gearboxOil, manualGearbox } from '../systems/gearboxes.js';
 import { looks } from '../systems/looks.js';
@@ -95,7 +94,6 @@ export const heavyTiltCab: Template = {
   ],
   pieces: [
     batteryAndLoom,
-    fuelShut,
     diesel,
     airPath,
     airBrakes,

@@ -228,6 +228,7 @@ export const underTheCab: Piece = {
     {
       id: 'cab-tilted',
       name: 'Cab tilted and locked',
+      givesReach: ['bay-top'],
       established: {
         by: 'step',
         access: [],
@@ -245,6 +246,34 @@ export const underTheCab: Piece = {
         tip: 'Nobody beneath. Look that no hose lies on the lock.',
         moves: ['weight'],
       }),
+    },
+    {
+      id: 'fuel-depressurised',
+      name: 'Fuel pressure down',
+      makeSafe: true,
+      established: {
+        by: 'step',
+        access: [after('battery-negative', 'No spark at a terminal while fuel is open beside it.', 'safety')],
+        step: doing('Let the fuel pressure down at the filter on the frame', onGround(wheelLeft), [5, 10, 20], {
+          tools: ['rags', 'fuel can', 'extinguisher'],
+          cautions: ['fuel'],
+          tip: 'Engine off and cold, then wait as the maker says: rail pressure stays for minutes.',
+        }),
+      },
+    },
+    {
+      id: 'fuel-closed',
+      name: 'Fuel closed off',
+      makeSafe: true,
+      established: {
+        by: 'step',
+        access: [after('battery-negative', 'No spark at a terminal while fuel is open beside it.', 'safety')],
+        step: doing('Close the fuel at the filter on the frame', onGround(wheelLeft), [2, 4, 8], {
+          tools: ['clamp', 'rags', 'extinguisher'],
+          cautions: ['fuel'],
+          tip: 'No cock there: the hose is clamped before the filter.',
+        }),
+      },
     },
     {
       id: 'tank-closed',

@@ -80,7 +80,7 @@ export function lengthwiseRoutes(knownConnections: readonly string[]): readonly 
       opensToo: parted.filter(({ connection }) => knownConnections.includes(connection)),
       supports: ['powerpack-supported', 'gearbox-supported', 'engine-on-stand'],
       liftSteps: [...gearboxDown, standAway, ...fourStepsUp('over the nose')],
-      lowerSteps: [...backFromAbove.slice(0, 2), standBack, ...gearboxUp, ...backFromAbove.slice(2)],
+      lowerSteps: [...backFromAbove, standBack, ...gearboxUp],
     },
   ];
 }

@@ -192,6 +192,7 @@ export const flatEngine: Piece = {
       access: [behind('front-tinware', 'The nut is under the cooling sheet.')],
       tip: 'One lies under the engine and holds the head, one turns the nut.',
       nm: 30,
+      supportedBy: ['engine-on-jack', 'gearbox-supported'],
     }),
     mounts.bolted('bell-lower', 'the two lower housing nuts', ['engine', 'gearbox'], below, [3, 6, 15], {
       tools: ['17 mm ratchet', 'long extension'],

@@ -1,4 +1,4 @@
-import { after, behind, below, connectionsOf, inside, part, removal, top } from '../author.js';
+import { after, behind, below, connectionsOf, inside, onlyAfter, part, removal, top } from '../author.js';
 import type { Optional, Piece } from '../template.js';
 import type { Connection } from '../../connection-map/index.js';
 import type { Details, Where } from '../author.js';
@@ -188,7 +188,12 @@ export const batteryAndLoom: Piece = {
       tools: ['16 mm ratchet', 'long extension'],
       needs: ['battery-isolated'],
       set: { count: 2, what: 'M10×1.5 × 60, 16 mm' },
-      access: [aboveTray],
+      access: [
+        aboveTray,
+        onlyAfter('starter-cable', 'Unbolted, it hangs on its leads.', 'safety'),
+        onlyAfter('starter-signal', 'Unbolted, it hangs on its leads.', 'safety'),
+      ],
+      tip: 'Hold it: nothing else does. Taken out, or tied up at once.',
       nm: 45,
     }),
   ],

@@ -47,4 +47,12 @@ export const looks = (cooled: 'coolant' | 'air'): readonly CheckStep[] => [
     doing('Short run through every gear', onGround(inside), [10, 20, 40], { tip: 'Brakes first.' }),
   ),
   check('heat-cycle', 'handover', doing('After a heat cycle: re-check torque and levels', below, [10, 20, 40])),
+  check(
+    'on-its-wheels',
+    'handover',
+    doing('On its wheels: wheels by the figure, levels, tools counted', onGround(top), [3, 6, 12], {
+      tools: ['torque wrench'],
+      tip: 'Wheel bolts once more after the run. Where the steering was parted, the wheels are measured before it leaves.',
+    }),
+  ),
 ];

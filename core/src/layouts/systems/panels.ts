@@ -5,6 +5,7 @@ import type { Piece } from '../template.js';
 export const engineCover: Piece = {
   parts: [
     part('engine-cover', 'engine cover', 'bay-top', 'body', {
+      afterLeakCheck: true,
       massKg: 2,
       ridesWith: 'engine',
       removal: removal('Take the engine cover away', top, [1, 1, 2]),
@@ -26,6 +27,7 @@ export const frontPanels: Piece = {
     part('bonnet', 'bonnet', 'bay-top', 'body', {
       massKg: 18,
       coversBay: true,
+      afterLeakCheck: true,
       removal: removal('Lift the bonnet away', onGround(nose), [2, 4, 8], {
         hands: 2,
         cautions: ['heavy'],
@@ -92,6 +94,7 @@ export const frontPanels: Piece = {
 export const undertray: Piece = {
   parts: [
     part('undertray', 'undertray', 'under-front', 'body', {
+      afterLeakCheck: true,
       massKg: 4,
       when: { undertray: ['yes'] },
       removal: removal('Drop the undertray', below, [1, 2, 5], { cautions: ['eyes'] }),

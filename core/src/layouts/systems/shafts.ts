@@ -3,6 +3,7 @@ import {
   behind,
   below,
   connectionsOf,
+  firstBothWays,
   onGround,
   part,
   removal,
@@ -131,7 +132,8 @@ function oneSide(side: 'left' | 'right', wheel: Where): Piece {
       driveline.bolted(`${road}-bolts`, `the ${side} wheel bolts`, [road, hub], wheel, [2, 3, 6], {
         tools: ['17 mm socket', 'breaker bar'],
         set: { count: 5, what: 'M12×1.5 × 25 wheel bolt, 17 mm' },
-        access: [after(`${hub}-nut`, 'The hub nut comes loose only with the wheel on the ground.')],
+        access: [firstBothWays(`${hub}-nut`, 'The wheel never stands on a hub without its nut.', 'safety')],
+        torqueHeight: 'ground',
         tip: 'Cracked loose on the ground, out in the air.',
         nm: 110,
         back: 'Started by fingers, crosswise, final figure on the ground.',
@@ -143,7 +145,9 @@ function oneSide(side: 'left' | 'right', wheel: Where): Piece {
         set: { count: 1, what: 'M24×1.5 hub nut, 32 mm, staked', singleUse: true },
         tip: 'Wheel on the ground, somebody on the brake. Never on stands.',
         nm: 220,
-        back: 'New nut; final figure with the wheel on the ground, then staked.',
+        backHeight: 'raised',
+        torqueHeight: 'ground',
+        back: 'New nut, drawn up snug before the wheel carries anything; final figure on the ground, then staked.',
       }),
       driveline.bolted(`${hub}-ball-joint`, `the ${side} lower ball joint`, [hub, 'lower-arms'], wheel, [4, 8, 25], {
         tools: ['16 mm spanner', 'pry bar'],

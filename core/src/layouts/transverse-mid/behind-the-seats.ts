@@ -23,6 +23,8 @@ export const behindTheSeats: Piece = {
     part('body', 'body', 'outside', 'body'),
     part('engine', 'engine', 'bay-top', 'mounts', { massKg: 132 }),
     part('lid', 'engine lid', 'bay-top', 'body', {
+      coversBay: true,
+      afterLeakCheck: true,
       massKg: 14,
       removal: removal('Lift the engine lid away', tail, [2, 4, 8], {
         hands: 2,

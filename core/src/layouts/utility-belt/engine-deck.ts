@@ -13,6 +13,8 @@ export const engineDeck: Piece = {
     part('body', 'frame', 'outside', 'body'),
     part('engine', 'engine', 'bay-top', 'mounts', { massKg: 62 }),
     part('deck-cover', 'engine cover with its grille', 'bay-top', 'body', {
+      coversBay: true,
+      afterLeakCheck: true,
       massKg: 9,
       removal: removal('Lift the engine cover away', tail, [1, 2, 5], { hands: 2 }),
     }),

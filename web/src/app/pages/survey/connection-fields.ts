@@ -22,6 +22,8 @@ export interface Besides {
   readonly cautions: ReadonlySet<Caution>;
   /** Connections whose final torque comes before this one’s. */
   readonly torqueAfter: NonNullable<TorqueSpec['after']>;
+  /** What no field shows, of the way back and of the step itself: it stays as it is. */
+  readonly stays: Pick<Connection, 'moves'> & { readonly refit?: Connection['refit'] };
 }
 
 /** Of a new connection, or of `known`. */
@@ -31,6 +33,7 @@ export function besides(known: Connection | undefined): Besides {
     needs: new Set(known?.needs),
     cautions: new Set(known?.cautions),
     torqueAfter: known?.refit.torque?.after ?? [],
+    stays: known ? { ...(known.moves ? { moves: known.moves } : {}), refit: known.refit } : {},
   };
 }
 
@@ -126,7 +129,9 @@ export function connectionFrom(form: ConnectionFields, more: Besides, id: string
     likely: value.minutes.likely ?? 3,
     high: value.minutes.high ?? 9,
   };
+  const { refit: was, ...unseen } = more.stays;
   return {
+    ...unseen,
     id,
     name: value.name.trim(),
     kind: value.kind as Connection['kind'],
@@ -151,6 +156,8 @@ export function connectionFrom(form: ConnectionFields, more: Besides, id: string
     ...(carriesLoad ? { carriesLoad: true } : {}),
     ...given('tip', tip),
     refit: {
+      ...(was?.supportedBy ? { supportedBy: was.supportedBy } : {}),
+      ...(was?.height ? { height: was.height } : {}),
       minutes: {
         low: value.backMinutes.low ?? minutes.low,
         likely: value.backMinutes.likely ?? minutes.likely,
@@ -162,6 +169,7 @@ export function connectionFrom(form: ConnectionFields, more: Besides, id: string
             torque: {
               targetNm: nm,
               ...(deg ? { angleDeg: deg } : {}),
+              ...(was?.torque?.height ? { height: was.torque.height } : {}),
               ...(more.torqueAfter.length > 0 ? { after: more.torqueAfter } : {}),
             },
           }),
