@@ -38,7 +38,7 @@ const open = (entries: Parameters<typeof openView>[1] = [], job?: Job) =>
   openView(TestSurvey, entries, () => ({}), { ...(job ? { job } : {}), providers: [askStub] });
 type Opened = Awaited<ReturnType<typeof open>>;
 const sum = ({ element }: Opened) => element.querySelector('.sum')?.textContent;
-const rows = ({ element }: Opened) => element.querySelectorAll('.list [mat-list-item]').length;
+const rows = ({ element }: Opened) => element.querySelectorAll('.list .row').length;
 async function tapOn(view: Opened, selector: string): Promise<void> {
   const target = view.element.querySelector(selector);
   if (!target) throw new Error(`Nothing at ${selector}`);

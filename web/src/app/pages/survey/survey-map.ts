@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatListModule } from '@angular/material/list';
 import {
   crossing,
   lumpOf,
@@ -51,7 +50,7 @@ type Editing =
 /** The map drawn, the list that says the same, and the card on which a part or a connection is changed. */
 @Component({
   selector: 'bl-survey-map',
-  imports: [ConnectionForm, EntryField, MapPicture, MatButton, MatListModule, PartForm, PickOne, ShopKeep],
+  imports: [ConnectionForm, EntryField, MapPicture, MatButton, PartForm, PickOne, ShopKeep],
   changeDetection: ChangeDetectionStrategy.OnPush,
   preserveWhitespaces: false,
   templateUrl: './survey-map.html',

@@ -1,0 +1,162 @@
+import fc from 'fast-check';
+import { RULES_NOW, waysOut, type Connection, type ConnectionMap } from '../connection-map/index.js';
+import { clashes, compose, TEMPLATES, type Choices, type Template } from '../layouts/index.js';
+import { foldLedger } from '../ledger/index.js';
+import type { ScheduledStep } from '../schedule/index.js';
+import { ancestorsOf } from '../teardown/index.js';
+import { wrongWith } from '../testing/check-schedule.js';
+import type { Work } from '../work/index.js';
+import { planned, type Planned } from './index.js';
+import { usualSettings } from './settings.js';
+
+/** One job on some machine, by some way out, with some crew: both halves in the order first proposed. */
+interface Drawn {
+  readonly map: ConnectionMap;
+  readonly work: Work;
+  readonly out: Planned;
+  readonly back: Planned;
+}
+
+const choicesOf = (template: Template): fc.Arbitrary<Choices> =>
+  (
+    fc.record(
+      Object.fromEntries(template.options.map(({ option, choices }) => [option, fc.constantFrom(...choices)])),
+    ) as fc.Arbitrary<Choices>
+  ).filter((choices) => clashes({ ...template.always, ...choices }).length === 0);
+
+const anyJob = fc
+  .tuple(fc.constantFrom(...TEMPLATES), fc.integer({ min: 1, max: 3 }), fc.nat(20))
+  .chain(([template, people, way]) => choicesOf(template).map((choices) => ({ template, people, way, choices })));
+
+function drawn({ template, people, way, choices }: typeof anyJob extends fc.Arbitrary<infer Job> ? Job : never): Drawn {
+  const map = compose(template, choices);
+  const ways = waysOut(map);
+  const { powerpack, route } = ways[way % ways.length] ?? {};
+  if (!powerpack || !route) throw new Error(`No way out of ${template.name}.`);
+  const state = foldLedger({ map, powerpack: powerpack.id, route: route.id, rules: RULES_NOW }, []);
+  const settings = usualSettings(['Ines', 'Tobias', 'Ruth'].slice(0, people));
+  return {
+    map,
+    work: state.work,
+    out: planned(state, 'out', settings, undefined),
+    back: planned(state, 'back', settings, undefined),
+  };
+}
+
+/** Pictures of whole jobs, made once: every look below is at the same ones. */
+const jobs: readonly Drawn[] = fc.sample(anyJob, { numRuns: 30, seed: 20_261_126 }).map(drawn);
+const halves = jobs.flatMap(({ map, work, out, back }) =>
+  [out, back].map(({ problem, schedule }) => ({ map, work, problem, schedule, steps: schedule.steps })),
+);
+
+const GEAR = ['support', 'release', 'lift', 'lower'];
+const meanwhile = (one: ScheduledStep, other: ScheduledStep) =>
+  one !== other && one.startMin < other.endMin - 1e-6 && other.startMin < one.endMin - 1e-6;
+
+/** Pairs of steps in the same minutes for which `bad` holds, in words. */
+const both = (
+  steps: readonly ScheduledStep[],
+  bad: (one: ScheduledStep['operation'], other: ScheduledStep['operation']) => boolean,
+) =>
+  steps.flatMap((one) =>
+    steps
+      .filter((other) => meanwhile(one, other) && bad(one.operation, other.operation))
+      .map((other) => `${one.operation.id} while ${other.operation.id}`),
+  );
+
+/** Connections of each map that are opened for the job and are as `is` says. */
+const opened = ({ map, work }: Drawn, is: (connection: Connection) => boolean) =>
+  map.connections.filter((connection) => is(connection) && work.operations.has(`open:${connection.id}`));
+const holdsFuel = ({ system, kind, cautions }: Connection) =>
+  system === 'fuel' && ['hose', 'pipe'].includes(kind) && cautions.includes('fuel');
+
+describe('the order of work, over machines, ways out and crews', () => {
+  it('has seen every layout, and alone, by two and by three', () => {
+    expect(new Set(jobs.map(({ map }) => map.layout)).size).toBe(TEMPLATES.length);
+    expect(new Set(jobs.map(({ out }) => out.problem.crew.hands.length))).toEqual(new Set([1, 2, 3]));
+  });
+
+  it('is one a shop would stand for, minute by minute', () => {
+    for (const { problem, schedule } of halves) expect(wrongWith(problem, schedule)).toEqual([]);
+  });
+
+  it('has nobody underneath while weight is taken or given, and one piece of lifting gear worked at a time', () => {
+    for (const { steps, map } of halves) {
+      const mounts = new Set(map.connections.filter(({ carriesLoad }) => carriesLoad).map(({ id }) => id));
+      const loaded = ({ kind, connection = '' }: ScheduledStep['operation']) =>
+        GEAR.includes(kind) || (kind === 'disconnect' && mounts.has(connection));
+      expect(both(steps, (one, { station }) => loaded(one) && station === 'underside')).toEqual([]);
+      expect(both(steps, (one, other) => GEAR.includes(one.kind) && GEAR.includes(other.kind))).toEqual([]);
+    }
+  });
+
+  it('opens no fuel before the negative lead is off and the pressure or the tank is dealt with', () => {
+    let looked = 0;
+    for (const job of jobs)
+      for (const { id } of opened(job, holdsFuel)) {
+        const before = [...ancestorsOf(`open:${id}`, job.work)];
+        expect(before).toContain('open:battery-negative');
+        expect(before.some((one) => /^make:.*(fuel|tank)/.test(one))).toBe(true);
+        looked += 1;
+      }
+    expect(looked).toBeGreaterThan(30);
+  });
+
+  it('turns every order told for safety or for the load round on the way back, but for what comes first both ways', () => {
+    let looked = 0;
+    for (const { map, work } of jobs)
+      for (const { id, access } of map.connections)
+        for (const need of access) {
+          if (!('open' in need) || need.because === undefined || need.because === 'access') continue;
+          if (!work.operations.has(`close:${id}`) || !work.operations.has(`close:${need.open}`)) continue;
+          const [first, then] = need.firstBackToo ? [need.open, id] : [id, need.open];
+          const last = need.firstBackToo || !work.operations.has(`torque:${then}`) ? `close:${then}` : `torque:${then}`;
+          const before = ancestorsOf(last, work);
+          expect(before.has(`close:${first}`) || before.has(`start:${first}`)).toBe(true);
+          looked += 1;
+        }
+    expect(looked).toBeGreaterThan(50);
+  });
+
+  it('has a heavy part in somebody’s hands from its last fastener on, both ways', () => {
+    let looked = 0;
+    for (const { steps, problem } of halves) {
+      const at = new Map(steps.map((step) => [step.operation.id, step]));
+      for (const { first, then } of problem.runs ?? []) {
+        const [one, other] = [at.get(first), at.get(then)];
+        if (!one || !other) continue;
+        expect(other.startMin).toBeCloseTo(one.endMin, 6);
+        expect([...other.people].sort()).toEqual([...one.people].sort());
+        looked += 1;
+      }
+    }
+    expect(looked).toBeGreaterThan(60);
+  });
+
+  it('brings everything back that was taken out, shut off, recovered or switched off, and looks for leaks before it is covered', () => {
+    for (const { map, work } of jobs) {
+      for (const id of work.operations.keys()) {
+        const [kind = '', name = ''] = id.split(':');
+        if (kind === 'remove') expect(work.operations.has(`fit:${name}`)).toBe(true);
+        if (kind === 'open') expect(work.operations.has(`close:${name}`)).toBe(true);
+        if (kind === 'drain') expect(work.operations.has(`fill:${name}`)).toBe(true);
+      }
+      for (const { id, afterLeakCheck } of map.parts)
+        if (afterLeakCheck && work.operations.has(`fit:${id}`))
+          expect(ancestorsOf(`fit:${id}`, work).has('check:leaks')).toBe(true);
+    }
+  });
+
+  it('never lets a machine stand on a hub without its nut', () => {
+    let looked = 0;
+    for (const { back } of jobs)
+      for (const side of ['left', 'right']) {
+        const at = (id: string) => back.schedule.steps.find(({ operation }) => operation.id === id);
+        const [nut, wheel] = [at(`close:hub-${side}-nut`), at(`fit:wheel-${side}`)];
+        if (!nut || !wheel) continue;
+        expect(nut.endMin).toBeLessThanOrEqual(wheel.startMin + 1e-6);
+        looked += 1;
+      }
+    expect(looked).toBeGreaterThan(0);
+  });
+});

@@ -1,0 +1,54 @@
+import type { Part } from '../connection-map/index.js';
+import { connection, minutes } from '../layouts/author.js';
+import { smallMap } from '../testing/small-map.js';
+import { plainStep } from '../testing/random-net.js';
+import { motionOf } from './motion.js';
+
+const belt: Part = { id: 'belt', name: 'drive belt', zone: 'bay-front', system: 'mounts', movesWith: 'crank' };
+const map = {
+  ...smallMap,
+  parts: [...smallMap.parts, belt],
+  connections: [
+    ...smallMap.connections,
+    connection({
+      id: 'belt-on',
+      name: 'the belt',
+      kind: 'clip',
+      between: ['belt', 'engine'],
+      system: 'mounts',
+      station: 'front',
+      minutes: minutes(1, 2, 3),
+    }),
+  ],
+};
+const motion = (changes: Parameters<typeof plainStep>[1]) => motionOf(plainStep('step', changes), map);
+
+describe('what a step sets in motion, and what hands are at', () => {
+  it('is the weight, where gear takes it, carries it or gives it back', () => {
+    for (const kind of ['support', 'release', 'lift', 'lower'] as const)
+      expect(motion({ kind })).toEqual({ moves: ['weight'], at: ['weight'] });
+  });
+
+  it('is the weight, where a mount that carries it is undone or pulled down, and not while it is started by fingers', () => {
+    expect(motion({ kind: 'disconnect', connection: 'mount-left' }).moves).toEqual(['weight']);
+    expect(motion({ kind: 'connect', connection: 'mount-left' }).moves).toEqual(['weight']);
+    expect(motion({ kind: 'start-by-hand', connection: 'mount-left' }).moves).toEqual([]);
+    expect(motion({ kind: 'disconnect', connection: 'sensor' }).moves).toEqual([]);
+  });
+
+  it('has whoever is underneath at the weight, and whoever works where only a tilted cab gives reach', () => {
+    expect(motion({ station: 'underside' })).toEqual({ moves: [], at: ['weight'] });
+    expect(motion({ station: 'bay-top' }).at).toEqual([]);
+    const tilted = {
+      ...map,
+      conditions: map.conditions.map((one) => ({ ...one, givesReach: ['bay-top'] as const })),
+    };
+    expect(motionOf(plainStep('step', { station: 'bay-top' }), tilted).at).toEqual(['weight']);
+  });
+
+  it('has hands at the belt at what turns with the crank, and those of who turns it themselves not', () => {
+    expect(motion({ connection: 'belt-on' }).at).toEqual(['crank']);
+    expect(motion({ part: 'belt' }).at).toEqual(['crank']);
+    expect(motion({ connection: 'belt-on', moves: ['crank'] })).toEqual({ moves: ['crank'], at: [] });
+  });
+});

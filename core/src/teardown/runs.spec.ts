@@ -1,0 +1,89 @@
+import type { Connection, ConnectionMap, JobPlan } from '../connection-map/index.js';
+import { connection, minutes, step } from '../layouts/author.js';
+import { smallPlan, smallPlanWith, withMore } from '../testing/small-map.js';
+import { workOf } from '../work/index.js';
+import { ancestorsOf } from './index.js';
+
+/** `plan` held to the rules of this edition of the product. */
+const today = (plan: JobPlan): JobPlan => ({ ...plan, rules: 3 });
+const small = workOf(today(smallPlan));
+
+const holding = (id: string, changes: Partial<Connection> = {}): Connection =>
+  connection({
+    id,
+    name: `the ${id}`,
+    kind: 'bolted',
+    between: ['tank', 'body'],
+    system: 'fuel',
+    station: 'underside',
+    height: 'raised',
+    minutes: minutes(1, 2, 4),
+    ...changes,
+  });
+const tank = (massKg: number) => ({
+  id: 'tank',
+  name: 'tank',
+  zone: 'under-rear' as const,
+  system: 'fuel' as const,
+  massKg,
+  removal: step({
+    title: 'Lower the tank',
+    station: 'underside',
+    height: 'raised',
+    minutes: minutes(2, 4, 8),
+    hands: 2,
+  }),
+});
+/** The small machine with a tank in the way, held by `holders`. */
+function withTank(massKg: number, ...holders: readonly Connection[]): JobPlan {
+  const { map }: { map: ConnectionMap } = withMore([tank(massKg)], holders);
+  return today(
+    smallPlanWith({
+      ...map,
+      routes: map.routes.map((route) => ({
+        ...route,
+        blockedBy: [...route.blockedBy, { part: 'tank', why: 'It hangs in the way.' }],
+      })),
+    }),
+  );
+}
+
+describe('a part that is heavy in the hands', () => {
+  it('goes straight on from its last fastener to the floor, and is fastened by whoever sets it back', () => {
+    const { runs } = small;
+    expect(runs).toContainEqual({ first: 'open:radiator-bolts', then: 'remove:radiator' });
+    expect(runs).toContainEqual({ first: 'fit:radiator', then: 'close:radiator-bolts' });
+    expect(ancestorsOf('open:radiator-bolts', small).has('open:hose')).toBe(true);
+  });
+
+  it('does so from what holds it well, where it is lowered, once all else is off it', () => {
+    const work = workOf(
+      withTank(
+        20,
+        holding('strap', { kind: 'strap' }),
+        holding('bolts'),
+        holding('filler', { kind: 'hose' }),
+        holding('bracket', { station: 'rear', height: 'ground' }),
+      ),
+    );
+    expect(work.runs).toContainEqual({ first: 'open:bolts', then: 'remove:tank' });
+    for (const other of ['strap', 'filler', 'bracket'])
+      expect(ancestorsOf('open:bolts', work).has(`open:${other}`)).toBe(true);
+    // It hangs on the bolts before anybody sees to the rest, on the way back.
+    expect(work.runs).toContainEqual({ first: 'fit:tank', then: 'close:bolts' });
+    for (const other of ['strap', 'filler', 'bracket'])
+      expect(ancestorsOf(`close:${other}`, work).has('close:bolts')).toBe(true);
+  });
+
+  it('leaves last what the map itself puts last', () => {
+    const work = workOf(
+      withTank(20, holding('bolts'), holding('strap', { access: [{ open: 'bolts', why: 'Told on the map.' }] })),
+    );
+    expect(work.runs).toContainEqual({ first: 'open:strap', then: 'remove:tank' });
+  });
+
+  it('is none of light ones, nor of work planned before anybody minded', () => {
+    expect(workOf(withTank(4, holding('bolts'))).runs).not.toContainEqual({ first: 'open:bolts', then: 'remove:tank' });
+    expect(workOf(smallPlan).runs).toEqual([]);
+  });
+});
