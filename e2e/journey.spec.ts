@@ -14,6 +14,8 @@ test('one machine, from survey to running and handed over', async ({ page, reque
   test.setTimeout(240_000);
   /** Ordinary steps, which other tests do one by one, are written by a crew elsewhere; then the page is looked at again. */
   const crew = async (until: (state: JobState) => boolean) => {
+    // What this page recorded last is with the server before anybody elsewhere goes on from there.
+    await page.waitForFunction(() => !Object.keys(localStorage).some((key) => key.startsWith('brisk-outbox:')));
     await workedByCrew(request, /jobs\/([^/]+)/.exec(page.url())?.[1] ?? '', until);
     await page.reload();
     await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();

@@ -10,6 +10,7 @@ import {
   ZONES,
   type Access,
   type Adaptation,
+  type CheckScope,
   type CheckStep,
   type Circuit,
   type Condition,
@@ -208,7 +209,19 @@ export const connectionMapSchema = record<ConnectionMap>({
   powerpacks: list(record<Powerpack>({ id: id(), name: name(), roots: list(id(), 200) }), 40),
   routes: list(route, 40),
   checks: list(
-    record<CheckStep>({ ...stepFields, id: id(), when: oneOf(['before-start', 'after-start', 'handover']) }),
+    record<CheckStep>({
+      ...stepFields,
+      id: id(),
+      when: oneOf(['before-start', 'after-start', 'handover']),
+      where: record<CheckScope>({
+        comesOut: named(),
+        opened: oneOf(SYSTEMS).optional(),
+        drained: named(),
+        notDrained: named(),
+      })
+        .optional()
+        .default(undefined),
+    }),
     100,
   ),
 });

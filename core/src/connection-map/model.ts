@@ -249,6 +249,19 @@ export interface Route {
 export interface CheckStep extends StepSpec {
   readonly id: string;
   readonly when: 'before-start' | 'after-start' | 'handover';
+  /** Done only on a job like this; absent: on every one. */
+  readonly where?: CheckScope;
+}
+
+/** Which jobs a look is for. Whatever is said has to hold. */
+export interface CheckScope {
+  /** This part comes out with the powerpack. */
+  readonly comesOut?: PartId;
+  /** Some connection of this system is opened. */
+  readonly opened?: System;
+  /** This circuit is drained, or is not. */
+  readonly drained?: CircuitId;
+  readonly notDrained?: CircuitId;
 }
 
 /** Where in the machine the engine bay is. */

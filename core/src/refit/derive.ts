@@ -55,7 +55,7 @@ export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
   const early = operations.filter(({ phase }) => phase === 'refit');
   const covering = operations.filter(({ phase }) => phase === 'handover');
   const stages = new Map(opened.map((connection) => [connection.id, stagesOf(connection)]));
-  const checks = checkOperations(map);
+  const checks = checkOperations(plan, teardown);
   const refitOnly = [
     ...stageEdges(opened, stages),
     ...reversedEdges(plan, teardown, stages),

@@ -1,5 +1,6 @@
 import {
   partsById,
+  planHeldTo,
   routeOf,
   type CheckStep,
   type Connection,
@@ -167,9 +168,22 @@ export function releaseOperations(map: ConnectionMap, teardown: Teardown): reado
   );
 }
 
+/** Whether a look is for this job. Earlier plans have every look there is. */
+function isFor({ where = {} }: CheckStep, plan: JobPlan, { lump, opened, drained }: Teardown): boolean {
+  if (!planHeldTo(plan, 3)) return true;
+  const { comesOut, opened: system, drained: emptied, notDrained } = where;
+  return (
+    (comesOut === undefined || lump.has(comesOut)) &&
+    (system === undefined || plan.map.connections.some((one) => one.system === system && opened.has(one.id))) &&
+    (emptied === undefined || drained.has(emptied)) &&
+    (notDrained === undefined || !drained.has(notDrained))
+  );
+}
+
 /** The pre-start hold point and the looks of first start and handover, in order. */
-export function checkOperations(map: ConnectionMap): readonly Operation[] {
-  const check = ({ id, when, ...step }: CheckStep): Operation => ({
+export function checkOperations(plan: JobPlan, teardown: Teardown): readonly Operation[] {
+  const { map } = plan;
+  const check = ({ id, when, where: _where, ...step }: CheckStep): Operation => ({
     ...step,
     id: operationId.check(id),
     phase: when === 'handover' ? 'handover' : 'first-start',
@@ -182,5 +196,10 @@ export function checkOperations(map: ConnectionMap): readonly Operation[] {
     height: 'ground',
     cautions: ['fuel', 'exhaust-gas'],
   });
-  return [preStart, ...order.flatMap((when) => map.checks.filter((step) => step.when === when).map(check))];
+  return [
+    preStart,
+    ...order.flatMap((when) =>
+      map.checks.filter((step) => step.when === when && isFor(step, plan, teardown)).map(check),
+    ),
+  ];
 }

@@ -89,3 +89,23 @@ describe('the way back', () => {
     expect(before('hold:pre-start').has('torque:battery-negative')).toBe(true);
   });
 });
+
+describe('the looks of first start and handover', () => {
+  const looks = (powerpack: string, route: string, rules = 3) =>
+    [...workOf({ map: usualMap('longitudinal-manual'), powerpack, route, rules }).operations.values()].flatMap(
+      ({ kind, id }) => (kind === 'check' ? [id] : []),
+    );
+
+  it('fit the job: nobody cranks for oil, primes fuel or bleeds coolant after a gearbox alone', () => {
+    expect(looks('gearbox', 'under')).toEqual(
+      ['run-warm', 'levels', 'leaks', 'test-run', 'heat-cycle', 'on-its-wheels'].map((id) => `check:${id}`),
+    );
+    expect(looks('engine', 'top-engine').slice(0, 3)).toEqual(
+      ['prime-oil', 'prime-fuel', 'warm-up'].map((id) => `check:${id}`),
+    );
+  });
+
+  it('are all there in a job planned before', () => {
+    expect(looks('gearbox', 'under', 2)).toContain('check:prime-oil');
+  });
+});

@@ -19,7 +19,7 @@ export const gearboxOil = (litres: Litres): Circuit => ({
       tip: 'Filler plug first: a gearbox drained that cannot be filled stays drained.',
     }),
     needs: [],
-    access: [],
+    access: [aboveTray],
   },
   fill: doing('Fill the gearbox oil', below, [8, 15, 25], {
     tools: ['hand pump'],
