@@ -114,6 +114,10 @@ const LOOKS = {
         back.some(({ height, startMin }) => height === 'ground' && startMin > wheel.startMin && startMin < nut.endMin)
       );
     }),
+  'machine off its wheels before anybody signed that it is made safe': ({ out }) => {
+    const signed = out.find(({ operation }) => operation.id === 'hold:made-safe');
+    return out.some(({ height, startMin }) => height === 'raised' && startMin < (signed?.endMin ?? 0) - 1e-6);
+  },
   'undertray or skid plate on before anybody looked for leaks': ({ back }) => {
     const leaks = back.find(({ operation }) => operation.id === 'check:leaks');
     return back.some(

@@ -147,6 +147,15 @@ describe('the order of work, over machines, ways out and crews', () => {
     }
   });
 
+  it('leaves the machine on its wheels until somebody has signed that it is made safe', () => {
+    for (const { out } of jobs) {
+      const signed = out.schedule.steps.find(({ operation }) => operation.id === 'hold:made-safe');
+      const up = out.schedule.steps.find(({ height }) => height === 'raised');
+      expect(signed?.height).toBe('ground');
+      if (up) expect(up.startMin).toBeGreaterThanOrEqual(signed?.endMin ?? Infinity);
+    }
+  });
+
   it('never lets a machine stand on a hub without its nut', () => {
     let looked = 0;
     for (const { back } of jobs)

@@ -64,7 +64,7 @@ export function holdPointOperation(
 export function teardownOf(plan: JobPlan): Teardown {
   const { map } = plan;
   const required = requirementsOf(plan);
-  const operations = [...stripOperations(map, required), ...liftOperations(plan)];
+  const operations = [...stripOperations(plan, required), ...liftOperations(plan)];
   const basic = [...accessEdges(map, required), ...partEdges(map, required), ...conditionEdges(plan, required)];
   refuseLoops(operations, basic, map);
   const { hanging, edges } = planHeldTo(plan, 3)
@@ -94,7 +94,8 @@ function establishing(map: ConnectionMap, condition: string): OperationId {
     : operationId.establish(condition);
 }
 
-function stripOperations(map: ConnectionMap, required: Requirements): readonly Operation[] {
+function stripOperations(plan: JobPlan, required: Requirements): readonly Operation[] {
+  const { map } = plan;
   const parts = partsById(map);
   const makeSafe = new Set(
     map.conditions.flatMap(({ makeSafe, established }) =>
@@ -148,7 +149,8 @@ function stripOperations(map: ConnectionMap, required: Requirements): readonly O
   });
   const madeSafe = holdPointOperation(map, 'made-safe', 'strip', {
     station: 'bay-top',
-    height: 'either',
+    // Chocks and brakes are looked at before it leaves its wheels.
+    height: planHeldTo(plan, 3) ? 'ground' : 'either',
     cautions: ['battery', 'fuel'],
   });
   return [...conditions, madeSafe, ...drains, ...opens, ...removals];

@@ -10,7 +10,7 @@ import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
 import { bellHousing, gearboxOil, manualGearbox } from '../systems/gearboxes.js';
 import { looks } from '../systems/looks.js';
 import { propellerShaft } from '../systems/shafts.js';
-import { engineHeld, gearboxOnJack } from '../systems/supports.js';
+import { gearboxOnJack, heavyEngineHeld } from '../systems/supports.js';
 import { gearboxDown, gearboxUp } from '../systems/ways.js';
 import { offer, type Template } from '../template.js';
 import { driveAndMounts } from './drive-and-mounts.js';
@@ -107,7 +107,7 @@ export const heavyTiltCab: Template = {
     underTheCab,
     driveAndMounts,
     {
-      conditions: [gearboxOnJack, engineHeld],
+      conditions: [gearboxOnJack, heavyEngineHeld],
       circuits: [
         coolant({ capacityL: 48, drainsL: 38 }),
         engineOil({ capacityL: 34, drainsL: 32 }),

@@ -62,6 +62,30 @@ export const engineHeld: Condition = {
   }),
 };
 
+/** The rear of a heavy engine held from the frame while the gearbox leaves it. */
+export const heavyEngineHeld: Condition = {
+  ...engineHeld,
+  name: 'Engine held from the frame',
+  established: {
+    by: 'step',
+    access: [],
+    step: doing(
+      'Lay the bearer across the frame and hold the engine’s rear on it',
+      { ...top, height: 'raised' },
+      [10, 20, 40],
+      {
+        hands: 2,
+        tools: ['bearer rated for the engine', 'rated slings'],
+        cautions: UNDER_LOAD,
+        tip: 'Feet on the frame rails, never on sheet or pipes; rated for the whole engine. Hook snug, no lift.',
+      },
+    ),
+  },
+  released: doing('Unhook the engine and take the bearer away', { ...top, height: 'raised' }, [4, 8, 15], {
+    cautions: UNDER_LOAD,
+  }),
+};
+
 /** A dolly under the powerpack and the body held by lift or stands, for a powerpack that leaves below. */
 export const onTheDolly: Condition = {
   id: 'powerpack-on-dolly',

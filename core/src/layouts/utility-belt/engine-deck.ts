@@ -67,7 +67,10 @@ export const engineDeck: Piece = {
       {
         tools: ['belt lever', 'paint marker'],
         cautions: ['spring'],
-        access: [behind('belt-guard', 'The guard covers it.')],
+        access: [
+          behind('belt-guard', 'The guard covers it.'),
+          after('drive-belt-idler', 'With the tensioner on it, the belt takes fingers along.', 'safety'),
+        ],
         tip: 'Mark its direction. Turn the pulley by hand, mind your fingers.',
         back: 'By its mark. A thumb’s width of play.',
       },
