@@ -131,7 +131,7 @@ export class SurveyMap {
         between: connection.between.map((part) => partName.get(part) ?? part).join(' – '),
         stands: this.standing().get(connection.id) ?? 'closed',
         is: STANDING_WORDS[this.standing().get(connection.id) ?? 'closed'],
-        holds: holds.has(connection.id),
+        holds: holds.has(connection.id) && this.standing().get(connection.id) !== 'open',
         wrong: this.draft.problems().find(({ at }) => at === connection.id)?.words,
       }))
       .filter(
