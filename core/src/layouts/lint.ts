@@ -1,5 +1,6 @@
 import {
   CyclicMapError,
+  RULES_NOW,
   crossing,
   lumpOf,
   problemsOf,
@@ -14,8 +15,9 @@ import { workOf } from '../work/index.js';
 import type { Template } from './template.js';
 
 /**
- * What is wrong with a composed map, over `ways` (every powerpack by every route): what `problemsOf` finds, a loop, a connection that can never be reached, a part nothing attaches, a circuit that cannot be drained or filled, an opened connection with no way back or
- * that nobody can describe, a lift that leaves something fast.
+ * What is wrong with a composed map, over `ways` (every powerpack by every route): what `problemsOf` finds, a loop, a connection that can never be reached, a part nothing attaches, two connections nobody could tell apart,
+ * a circuit that cannot be drained or filled, an opened connection with no way back or that nobody can describe, a lift
+ * that leaves something fast.
  */
 export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map)): readonly MapProblem[] {
   const problems: MapProblem[] = [...problemsOf(map)];
@@ -24,7 +26,11 @@ export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map))
   for (const part of map.parts)
     if (part.id !== map.body && crossing(map.connections, lumpOf(map, [part.id])).length === 0)
       say(part.id, `Nothing attaches the ${part.name} to anything but what rides with it.`);
+  const names = new Set<string>();
   for (const connection of map.connections) {
+    const name = `${connection.kind} ${connection.name}`;
+    if (names.has(name)) say(connection.id, `Another one is called “${connection.name}” as well.`);
+    names.add(name);
     if (connection.kind === 'bolted' && connection.fasteners.length === 0)
       say(connection.id, `It is bolted, and no fastener is named.`);
     if (connection.kind === 'bolted' && connection.tools.length === 0)
@@ -35,7 +41,7 @@ export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map))
   for (const { powerpack, route } of ways) {
     const at = `${powerpack.id} by ${route.id}`;
     try {
-      const work = workOf({ map, powerpack: powerpack.id, route: route.id });
+      const work = workOf({ map, powerpack: powerpack.id, route: route.id, rules: RULES_NOW });
       for (const { id } of work.boundary) {
         if (!work.operations.has(operationId.open(id))) say(at, `“${id}” ties the powerpack and is never opened.`);
       }

@@ -78,8 +78,8 @@ describe('a run', () => {
         expect(wrongWith(problem, plan)).toEqual([]);
         joined += problem.runs?.length ?? 0;
       }),
-      { numRuns: 60 },
+      { numRuns: 150 },
     );
-    expect(joined).toBeGreaterThan(10);
+    expect(joined).toBeGreaterThan(3);
   });
 });

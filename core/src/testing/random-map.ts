@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Connection, JobPlan, Part, PartId } from '../connection-map/index.js';
-import { CONNECTION_KINDS, STATIONS, STEP_HEIGHTS } from '../connection-map/index.js';
+import { CONNECTION_KINDS, RULES_NOW, STATIONS, STEP_HEIGHTS } from '../connection-map/index.js';
 import { connection, minutes, step } from '../layouts/author.js';
 import { smallMap, withMore } from './small-map.js';
 
@@ -82,7 +82,10 @@ function extraConnections(parts: readonly Part[]): fc.Arbitrary<readonly Connect
     });
 }
 
-/** Plans on machines nobody has built: the small map with more hung on it at random. */
-export const randomPlan: fc.Arbitrary<JobPlan> = extraParts.chain((parts) =>
-  extraConnections(parts).map((connections) => withMore(parts, connections)),
-);
+/** Plans on machines nobody has built, held to any edition of the rules: the small map with more hung on it at random. */
+export const randomPlan: fc.Arbitrary<JobPlan> = fc
+  .tuple(
+    extraParts.chain((parts) => extraConnections(parts).map((connections) => withMore(parts, connections))),
+    fc.integer({ min: 1, max: RULES_NOW }),
+  )
+  .map(([plan, rules]) => ({ ...plan, rules }));

@@ -152,6 +152,7 @@ export const petrol: Piece = {
       set: { count: 3, what: 'push clip 7 mm hole', singleUse: true },
     }),
     fuel.hose('canister-hose', 'the vapour hose to the canister', ['intake-manifold', 'canister'], top, [1, 1, 4], {
+      when: { fuel: ['petrol-port', 'petrol-direct', 'single-point'] },
       tip: 'Thin and easily forgotten. It breaks when it is old: both hands.',
       back: 'Click. Off, it idles high and smells of fuel.',
     }),

@@ -103,11 +103,6 @@ export const behindTheSeats: Piece = {
         set: { count: 1, what: 'spring band clip' },
       },
     ),
-    cooling.hose('bottle-hose', 'the expansion hose at the engine', ['engine', 'expansion-bottle'], top, [1, 2, 5], {
-      tools: ['hose clip pliers'],
-      circuit: 'coolant',
-      set: { count: 1, what: 'spring band clip' },
-    }),
     cooling.clamp(
       'coolant-pipe-clamps',
       'the coolant pipe clamps along the floor',
