@@ -214,7 +214,7 @@ test('a label saved as a picture is read back from a photo, and opens its joint'
   await page.goto(`/jobs/${job}/bags`);
   await page.getByRole('button', { name: 'Scan a label' }).click();
   await page.locator('input[name=label-photo]').setInputFiles({ name: 'l.jpg', mimeType: 'image/jpeg', buffer: photo });
-  await expect(page.getByRole('heading', { name: 'The fan shroud' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The fan shroud' })).toBeVisible({ timeout: 30_000 });
   await page.goto(`/t/${job.slice(0, 8)}/11`);
   await expect(page).toHaveURL(new RegExp(`/jobs/${job}/bags/`));
 });

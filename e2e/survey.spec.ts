@@ -85,10 +85,18 @@ test('two people change one map: the second is told, and nothing of either is lo
   };
   await remove(one, /^The upper radiator hose/);
   await remove(other, /^The lower radiator hose/);
+  // The other does not hear of it by itself before it keeps its own.
+  let hear: () => void = () => undefined;
+  const heard = new Promise<void>((done) => (hear = done));
+  await other.route(/\/ledger\?after=/, async (route) => {
+    await heard;
+    await route.continue();
+  });
   await one.getByRole('button', { name: 'Keep changes' }).click();
   await expect(one.getByRole('region', { name: 'Changes of the map' })).toBeHidden();
   await other.getByRole('button', { name: 'Keep changes' }).click();
   await expect(other.getByRole('alert')).toContainText('Yours now stands on top of theirs');
+  hear();
   await other.getByRole('button', { name: 'Keep changes' }).click();
   await expect(other.getByRole('region', { name: 'Changes of the map' })).toBeHidden();
   await other.reload();
