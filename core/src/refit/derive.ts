@@ -1,5 +1,5 @@
 import { planHeldTo, type ConnectionMap, type JobPlan } from '../connection-map/index.js';
-import type { Operation, Precedence, Teardown } from '../teardown/index.js';
+import { operationId, type Operation, type Precedence, type Teardown } from '../teardown/index.js';
 import {
   adaptEdges,
   batteryLast,
@@ -39,7 +39,9 @@ export interface Refit {
 export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
   const { map } = plan;
   const opened = map.connections.filter(({ id }) => teardown.opened.has(id) && !plan.leftOff?.includes(id));
-  const late = planHeldTo(plan, 3) ? afterLeakCheck(map) : new Set<string>();
+  const checks = checkOperations(plan, teardown);
+  const looked = planHeldTo(plan, 3) && checks.some(({ id }) => id === operationId.check('leaks'));
+  const late = looked ? afterLeakCheck(map) : new Set<string>();
   const operations = [
     ...lowerOperations(plan),
     ...fitOperations(map, teardown),
@@ -55,7 +57,6 @@ export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
   const early = operations.filter(({ phase }) => phase === 'refit');
   const covering = operations.filter(({ phase }) => phase === 'handover');
   const stages = new Map(opened.map((connection) => [connection.id, stagesOf(connection)]));
-  const checks = checkOperations(plan, teardown);
   const refitOnly = [
     ...stageEdges(opened, stages),
     ...reversedEdges(plan, teardown, stages),

@@ -109,3 +109,31 @@ describe('the looks of first start and handover', () => {
     expect(looks('gearbox', 'under', 2)).toContain('check:prime-oil');
   });
 });
+
+describe('what hides leaks', () => {
+  const covered = (checks: typeof smallPlan.map.checks) =>
+    workOf({
+      ...smallPlan,
+      rules: 3,
+      map: {
+        ...smallPlan.map,
+        checks,
+        parts: smallPlan.map.parts.map((part) => (part.id === 'cover' ? { ...part, afterLeakCheck: true } : part)),
+      },
+    });
+  const { checks } = smallPlan.map;
+
+  it('goes back on once they have been looked for, and before the machine is driven', () => {
+    const [warm] = checks.filter(({ id }) => id === 'warm');
+    const work = covered(checks.flatMap((check) => (check === warm ? [check, { ...check, id: 'leaks' }] : [check])));
+    expect(work.operations.get('fit:cover')).toMatchObject({ phase: 'handover', needsRunning: true });
+    expect(before('fit:cover', work).has('check:leaks')).toBe(true);
+    expect(before('check:run', work).has('close:cover-bolts')).toBe(true);
+  });
+
+  it('goes back on with the rest where nobody looks', () => {
+    const work = covered(checks);
+    expect(work.operations.get('fit:cover')).toMatchObject({ phase: 'refit' });
+    expect(before('hold:pre-start', work).has('close:cover-bolts')).toBe(true);
+  });
+});
