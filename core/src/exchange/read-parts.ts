@@ -24,17 +24,14 @@ export function partReader(map: ConnectionMap): Reader {
         throw new LineError('ridesWith', `There is no part “${rides}” on the map or above.`);
       const massKg = figure(value, 'massKg', 0, 100_000) ?? known?.massKg;
       const part: Part = {
+        // What no column tells stays as it is.
+        ...known,
         id: own,
         name,
         zone: word(value, 'zone', ZONES, known?.zone),
         system: word(value, 'system', SYSTEMS, known?.system ?? 'body'),
         ...(massKg === undefined ? {} : { massKg }),
         ...(ridesWith === undefined ? {} : { ridesWith }),
-        // What no column tells stays as it is.
-        ...(known?.removal ? { removal: known.removal } : {}),
-        ...(known?.movesWith ? { movesWith: known.movesWith } : {}),
-        ...(known?.coversBay ? { coversBay: known.coversBay } : {}),
-        ...(known?.afterLeakCheck ? { afterLeakCheck: known.afterLeakCheck } : {}),
       };
       seen.add(own);
       parts.add(part);

@@ -9,6 +9,7 @@ import {
   type Caution,
   type Connection,
   type FastenerSet,
+  type RefitData,
   type TorqueSpec,
 } from '@brisk/core/connection-map';
 import { readWashers } from '@brisk/core/fasteners';
@@ -22,8 +23,8 @@ export interface Besides {
   readonly cautions: ReadonlySet<Caution>;
   /** Connections whose final torque comes before this one’s. */
   readonly torqueAfter: NonNullable<TorqueSpec['after']>;
-  /** What no field shows, of the way back and of the step itself: it stays as it is. */
-  readonly stays: Pick<Connection, 'moves'> & { readonly refit?: Connection['refit'] };
+  /** The connection as it was: what no field shows of it stays as it is. */
+  readonly was: Connection | undefined;
 }
 
 /** Of a new connection, or of `known`. */
@@ -33,7 +34,7 @@ export function besides(known: Connection | undefined): Besides {
     needs: new Set(known?.needs),
     cautions: new Set(known?.cautions),
     torqueAfter: known?.refit.torque?.after ?? [],
-    stays: known ? { ...(known.moves ? { moves: known.moves } : {}), refit: known.refit } : {},
+    was: known,
   };
 }
 
@@ -129,9 +130,11 @@ export function connectionFrom(form: ConnectionFields, more: Besides, id: string
     likely: value.minutes.likely ?? 3,
     high: value.minutes.high ?? 9,
   };
-  const { refit: was, ...unseen } = more.stays;
+  const { circuit: _circuit, carriesLoad: _carries, tip: _tip, refit, ...kept }: Partial<Connection> = more.was ?? {};
+  const { torque, note: _note, beforeLowering: _before, ...keptBack }: Partial<RefitData> = refit ?? {};
+  const { angleDeg: _deg, after: _after, ...keptTorque }: Partial<TorqueSpec> = torque ?? {};
   return {
-    ...unseen,
+    ...kept,
     id,
     name: value.name.trim(),
     kind: value.kind as Connection['kind'],
@@ -156,8 +159,7 @@ export function connectionFrom(form: ConnectionFields, more: Besides, id: string
     ...(carriesLoad ? { carriesLoad: true } : {}),
     ...given('tip', tip),
     refit: {
-      ...(was?.supportedBy ? { supportedBy: was.supportedBy } : {}),
-      ...(was?.height ? { height: was.height } : {}),
+      ...keptBack,
       minutes: {
         low: value.backMinutes.low ?? minutes.low,
         likely: value.backMinutes.likely ?? minutes.likely,
@@ -167,9 +169,9 @@ export function connectionFrom(form: ConnectionFields, more: Besides, id: string
         ? {}
         : {
             torque: {
+              ...keptTorque,
               targetNm: nm,
               ...(deg ? { angleDeg: deg } : {}),
-              ...(was?.torque?.height ? { height: was.torque.height } : {}),
               ...(more.torqueAfter.length > 0 ? { after: more.torqueAfter } : {}),
             },
           }),

@@ -141,6 +141,28 @@ describe('changing the map', () => {
     for (const one of Object.keys(change)) expect(hose(again)).not.toHaveProperty(one);
   });
 
+  it('leaves as it was what no field shows: what it sets in motion, what holds it meanwhile, how the machine stands', async () => {
+    const { plan } = testJob;
+    const before = plan.map.connections.find(({ id }) => id === 'upper-hose');
+    if (!before) throw new Error('The test job has lost its hose.');
+    const unseen = { supportedBy: ['powerpack-supported'], height: 'ground' } as const;
+    const change = {
+      moves: ['crank'] as const,
+      refit: { ...before.refit, ...unseen, torque: { targetNm: 4, height: 'ground' as const } },
+    };
+    const map = applyEdit(plan.map, { kind: 'change-connection', id: 'upper-hose', change });
+    const view = await open([], { ...testJob, plan: { ...plan, map } });
+    await editHose(view);
+    type(view.element, 'out-likely', '9');
+    await view.press('Change it');
+    const hose = view.fixture.componentInstance.draft.map()?.connections.find(({ id }) => id === 'upper-hose');
+    expect(hose).toMatchObject({
+      minutes: { likely: 9 },
+      moves: ['crank'],
+      refit: { ...unseen, torque: { targetNm: 4, height: 'ground' } },
+    });
+  });
+
   it('deletes, and brings back with undo, and away again with redo', async () => {
     const view = await open();
     await editHose(view);
