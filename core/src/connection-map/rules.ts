@@ -4,7 +4,8 @@ import type { JobPlan } from './model.js';
  * The edition of the rules that new jobs are held to; ledgers that were written under an earlier one still stand.
  * From the second on a set has to come out even before its final torque, and grounds are looked at before the first
  * start. From the third on every order of the way out is turned round on the way back, the fasteners that let a heavy
- * part down come last of those that hold it, and nobody is underneath before the powerpack has its mounts.
+ * part down come last of those that hold it, nothing leaves its wheels before it is signed that it is made safe, and what is
+ * looked at before and after the first start fits the job.
  */
 export const RULES_NOW = 3;
 

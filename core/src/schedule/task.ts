@@ -1,5 +1,12 @@
 import { MOVING, STATIONS } from '../connection-map/index.js';
-import type { Operation, OperationId, Precedence, Run } from '../teardown/index.js';
+import {
+  descendantsOf,
+  precedenceGraph,
+  type Operation,
+  type OperationId,
+  type Precedence,
+  type Run,
+} from '../teardown/index.js';
 import { ROOM } from './crew.js';
 import type { Load, SchedulingProblem } from './problem.js';
 
@@ -156,44 +163,22 @@ function withRuns({ runs = [], precedence, stages }: SchedulingProblem): {
   readonly edges: readonly Precedence[];
 } {
   const edges: Precedence[] = [...precedence];
-  const into = new Map<OperationId, OperationId[]>();
-  const outOf = new Map<OperationId, OperationId[]>();
-  const link = ({ before, after }: Precedence) => {
-    into.set(after, [...(into.get(after) ?? []), before]);
-    outOf.set(before, [...(outOf.get(before) ?? []), after]);
-  };
-  edges.forEach(link);
+  const stage = (id: OperationId) => stages?.get(id) ?? 0;
   const kept = runs.filter(({ first, then }) => {
-    const behind = behindOf(first, outOf);
-    const waitsFor = (into.get(then) ?? []).filter((before) => before !== first);
-    const stage = (id: OperationId) => stages?.get(id) ?? 0;
+    // Looked at anew for each: what keeps one run together is an order for the next.
+    const graph = precedenceGraph(edges);
+    const behind = descendantsOf(first, graph);
+    const waitsFor = (graph.into.get(then) ?? []).map(({ before }) => before).filter((before) => before !== first);
     if (waitsFor.some((before) => behind.has(before) || stage(before) > stage(first))) return false;
-    for (const before of waitsFor) {
-      const edge: Precedence = {
+    for (const before of waitsFor)
+      edges.push({
         before,
         after: first,
         reason: { kind: 'sequence', words: 'One job in the same hands: it is begun when all of it can be done.' },
-      };
-      edges.push(edge);
-      link(edge);
-    }
+      });
     return true;
   });
   return { runs: kept, edges };
-}
-
-function behindOf(
-  from: OperationId,
-  outOf: ReadonlyMap<OperationId, readonly OperationId[]>,
-): ReadonlySet<OperationId> {
-  const seen = new Set<OperationId>();
-  const waiting = [...(outOf.get(from) ?? [])];
-  for (let id = waiting.pop(); id !== undefined; id = waiting.pop()) {
-    if (seen.has(id)) continue;
-    seen.add(id);
-    waiting.push(...(outOf.get(id) ?? []));
-  }
-  return seen;
 }
 
 /** Ties the tasks to their neighbours, freed of edges that follow from others, and gives them in topological order. */

@@ -12,8 +12,8 @@ const GEAR = ['support', 'release', 'lift', 'lower'];
 /**
  * What `operation` of work on `map` sets in motion and what hands are at during it. Weight is in motion while gear takes
  * it, carries it or gives it back, and while a mount that carries it is undone or pulled down; whoever is underneath, or
- * where one only gets to with something tilted out of the way, and whoever works other gear, is at it. Anything else that moves is told on the map: a step that turns the crank, a part
- * that turns with it.
+ * where one only gets to with something tilted out of the way, and whoever works other gear, is at it. Anything else that
+ * moves is told on the map: a step that turns the crank, a part that turns with it.
  */
 export function motionOf(operation: Operation, map: ConnectionMap): Motion {
   const connection = map.connections.find(({ id }) => id === operation.connection);

@@ -1,5 +1,4 @@
 import {
-  after,
   behind,
   below,
   connectionsOf,
@@ -14,6 +13,7 @@ import {
 } from '../author.js';
 import type { Piece } from '../template.js';
 import { loomPlug } from '../systems/battery-and-loom.js';
+import { fuelSafe, pressureDown } from '../systems/fuel-shut.js';
 
 const body = connectionsOf('body');
 const fuel = connectionsOf('fuel', { cautions: ['fuel'] });
@@ -247,48 +247,15 @@ export const underTheCab: Piece = {
         moves: ['weight'],
       }),
     },
-    {
-      id: 'fuel-depressurised',
-      name: 'Fuel pressure down',
-      makeSafe: true,
-      established: {
-        by: 'step',
-        access: [after('battery-negative', 'No spark at a terminal while fuel is open beside it.', 'safety')],
-        step: doing('Let the fuel pressure down at the filter on the frame', onGround(wheelLeft), [5, 10, 20], {
-          tools: ['rags', 'fuel can', 'extinguisher'],
-          cautions: ['fuel'],
-          tip: 'Engine off and cold, then wait as the maker says: rail pressure stays for minutes.',
-        }),
-      },
-    },
-    {
-      id: 'fuel-closed',
-      name: 'Fuel closed off',
-      makeSafe: true,
-      established: {
-        by: 'step',
-        access: [after('battery-negative', 'No spark at a terminal while fuel is open beside it.', 'safety')],
-        step: doing('Close the fuel at the filter on the frame', onGround(wheelLeft), [2, 4, 8], {
-          tools: ['clamp', 'rags', 'extinguisher'],
-          cautions: ['fuel'],
-          tip: 'No cock there: the hose is clamped before the filter.',
-        }),
-      },
-    },
-    {
-      id: 'tank-closed',
-      name: 'Chassis tanks closed',
-      makeSafe: true,
-      established: {
-        by: 'step',
-        access: [after('battery-negative', 'No spark at a terminal while fuel is open beside it.', 'safety')],
-        step: doing('Close the cocks of the chassis tanks', onGround(wheelLeft), [2, 5, 10], {
-          tools: ['rags', 'extinguisher'],
-          cautions: ['fuel'],
-          tip: 'Feed and return, both tanks. No cock: the hoses are clamped at the tank, cap opened once to let its pressure out.',
-        }),
-      },
-    },
+    pressureDown('Let the fuel pressure down at the filter on the frame', wheelLeft),
+    fuelSafe('fuel-closed', 'Fuel closed off', 'Close the fuel at the filter on the frame', wheelLeft, [2, 4, 8], {
+      tools: ['clamp', 'rags', 'extinguisher'],
+      tip: 'No cock there: the hose is clamped before the filter.',
+    }),
+    fuelSafe('tank-closed', 'Chassis tanks closed', 'Close the cocks of the chassis tanks', wheelLeft, [2, 5, 10], {
+      tools: ['rags', 'extinguisher'],
+      tip: 'Feed and return, both tanks. No cock: the hoses are clamped at the tank, cap opened once to let its pressure out.',
+    }),
     {
       id: 'powerpack-supported',
       name: 'Powerpack on the gantry',

@@ -1,38 +1,42 @@
-import { after, doing, onGround, top } from '../author.js';
+import { after, doing, onGround, top, type Time, type Where } from '../author.js';
+import type { Condition, StepSpec } from '../../connection-map/index.js';
 import type { Piece } from '../template.js';
 
-const nothingLive = [after('battery-negative', 'No spark at a terminal while fuel is open beside it.', 'safety')];
+/** A condition of fuel that is brought about by one step, once nothing is live that could spark beside it. */
+export function fuelSafe(
+  id: string,
+  name: string,
+  title: string,
+  where: Where,
+  time: Time,
+  { tools, tip }: Pick<StepSpec, 'tools' | 'tip'>,
+): Condition {
+  return {
+    id,
+    name,
+    makeSafe: true,
+    established: {
+      by: 'step',
+      access: [after('battery-negative', 'No spark at a terminal while fuel is open beside it.', 'safety')],
+      step: doing(title, onGround(where), time, { tools, cautions: ['fuel'], ...(tip === undefined ? {} : { tip }) }),
+    },
+  };
+}
+
+/** Pressure let down at `where`, by `title`. */
+export const pressureDown = (title: string, where: Where): Condition =>
+  fuelSafe('fuel-depressurised', 'Fuel pressure down', title, where, [5, 10, 20], {
+    tools: ['rags', 'fuel can', 'extinguisher'],
+    tip: 'Engine off and cold, then wait as the maker says: rail pressure stays for minutes.',
+  });
 
 /** How fuel is made safe before any of it is opened: its pressure let down, or the way from the tank closed. */
 export const fuelShut: Piece = {
   conditions: [
-    {
-      id: 'fuel-depressurised',
-      name: 'Fuel pressure down',
-      makeSafe: true,
-      established: {
-        by: 'step',
-        access: nothingLive,
-        step: doing('Let the fuel pressure down', onGround(top), [5, 10, 20], {
-          tools: ['rags', 'fuel can', 'extinguisher'],
-          cautions: ['fuel'],
-          tip: 'Engine off and cold, then wait as the maker says: rail pressure stays for minutes.',
-        }),
-      },
-    },
-    {
-      id: 'fuel-closed',
-      name: 'Fuel closed off',
-      makeSafe: true,
-      established: {
-        by: 'step',
-        access: nothingLive,
-        step: doing('Close the fuel, or clamp the hose to the tank', onGround(top), [2, 4, 8], {
-          tools: ['clamp', 'rags', 'extinguisher'],
-          cautions: ['fuel'],
-          tip: 'Tap shut, cap of the tank opened once to let its pressure out.',
-        }),
-      },
-    },
+    pressureDown('Let the fuel pressure down', top),
+    fuelSafe('fuel-closed', 'Fuel closed off', 'Close the fuel, or clamp the hose to the tank', top, [2, 4, 8], {
+      tools: ['clamp', 'rags', 'extinguisher'],
+      tip: 'Tap shut, cap of the tank opened once to let its pressure out.',
+    }),
   ],
 };
