@@ -14,12 +14,16 @@ interface AxeWindow {
 
 const STANDARDS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
 
-/** Everything axe finds wrong with the page as it stands, in one line each. */
-export async function violations(page: Page): Promise<string[]> {
+/** What depends on colours and on how things are laid out; the rest is the same by day and night, wide and narrow. */
+const LOOKS = ['color-contrast', 'target-size', 'scrollable-region-focusable'];
+
+/** Everything axe finds wrong with the page as it stands, or with its `looks` alone, in one line each. */
+export async function violations(page: Page, what: 'everything' | 'looks' = 'everything'): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe);
+  const runOnly = what === 'looks' ? { type: 'rule', values: LOOKS } : STANDARDS;
   const found = await page.evaluate(
     async (options) => (await (window as unknown as AxeWindow).axe.run(options)).violations,
-    { runOnly: [...STANDARDS], resultTypes: ['violations'] },
+    { runOnly, resultTypes: ['violations'] },
   );
   return found.flatMap(({ id, nodes }) =>
     nodes.map(({ target, failureSummary }) => `${id} ${target.join(' ')} ${failureSummary ?? ''}`),

@@ -18,7 +18,7 @@ export default defineConfig({
     screenshot: 'only-on-failure',
     actionTimeout: 15_000,
     launchOptions: {
-      executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+      executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -1,3 +1,5 @@
+if (process.env.VIEWS_AS_SHIPPED) globalThis.ngDevMode = false;
+
 const { setupZonelessTestEnv } = require('jest-preset-angular/setup-env/zoneless/index.js');
 
 setupZonelessTestEnv();
