@@ -12,10 +12,12 @@ import {
   type Adaptation,
   type CheckScope,
   type CheckStep,
+  type Chore,
   type Circuit,
   type Condition,
   type Connection,
   type ConnectionMap,
+  type Deed,
   type FastenerSet,
   type HoldPoint,
   type JobPlan,
@@ -29,6 +31,7 @@ import {
   type ThreePointMinutes,
   type TorqueSpec,
 } from '@brisk/core/connection-map';
+import { HALVES } from '@brisk/core/teardown';
 import { mixed, number, string, type ISchema } from 'yup';
 import {
   amount,
@@ -104,6 +107,7 @@ const torque = () =>
   record<TorqueSpec>({
     targetNm: positive(10_000),
     height: oneOf(STEP_HEIGHTS).optional(),
+    looseUntilAllIn: named(),
     angleDeg: optionalAmount(720),
     after: optionalList(record<TorqueAfter>({ connection: id(), why: text() }), 100),
   })
@@ -172,6 +176,7 @@ const circuit = record<Circuit>({
   id: id(),
   name: name(),
   fluid: name(),
+  grade: optionalText(),
   capacityL: amount(1_000),
   drainsL: amount(1_000),
   drain: record<Circuit['drain']>({ ...stepFields, needs: list(id(), 40), access: access() }),
@@ -195,6 +200,46 @@ const route = record<Route>({
   lowerSteps: list(namedStep(), 60),
 });
 
+const scope = () =>
+  record<CheckScope>({
+    comesOut: named(),
+    staysIn: named(),
+    opened: oneOf(SYSTEMS).optional(),
+    touches: optionalList(id(), 40),
+    drained: named(),
+    notDrained: named(),
+  })
+    .optional()
+    .default(undefined);
+
+const deeds = () =>
+  list(
+    either<Deed>(
+      {
+        connection: named(),
+        part: named(),
+        circuit: named(),
+        condition: named(),
+        chore: named(),
+        holdPoint: oneOf(HOLD_POINTS).optional(),
+      },
+      (deed) => Object.values(deed).filter((one) => one !== undefined).length === 1,
+      'What a chore comes before or after is one connection, part, circuit, condition, chore or hold point.',
+    ),
+    60,
+  );
+
+const chore = record<Chore>({
+  ...stepFields,
+  id: id(),
+  half: oneOf(HALVES),
+  why: text(),
+  wait: optionalYesOrNo(),
+  where: scope(),
+  after: deeds(),
+  before: deeds(),
+});
+
 /** A whole connection map, field by field. What its fields mean together is checked by core’s `problemsOf`. */
 export const connectionMapSchema = record<ConnectionMap>({
   layout: id(),
@@ -213,17 +258,11 @@ export const connectionMapSchema = record<ConnectionMap>({
       ...stepFields,
       id: id(),
       when: oneOf(['before-start', 'after-start', 'handover']),
-      where: record<CheckScope>({
-        comesOut: named(),
-        opened: oneOf(SYSTEMS).optional(),
-        drained: named(),
-        notDrained: named(),
-      })
-        .optional()
-        .default(undefined),
+      where: scope(),
     }),
     100,
   ),
+  chores: optionalList(chore, 100),
 });
 
 const practice: ISchema<Practice | undefined> = record<Practice>({

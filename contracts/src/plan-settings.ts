@@ -33,6 +33,7 @@ const crew = () =>
       heightChangeMin: amount(600),
       stationMoveMin: amount(600),
       toolFetchMin: amount(600),
+      jumpMin: optionalAmount(600),
     }),
     moveMachineMin: amount(600),
     day: record<NonNullable<Crew['day']>>({ begins: clock(), ends: clock() })

@@ -146,6 +146,8 @@ export interface TorqueSpec {
   readonly height?: StepHeight;
   /** Final angle after the target, in degrees. */
   readonly angleDeg?: number;
+  /** All joints that name the same group are in, and loose, before any of them gets its final torque. */
+  readonly looseUntilAllIn?: string;
   /** Connections to be at final torque before this one (upper mounts before lower). */
   readonly after?: readonly { readonly connection: ConnectionId; readonly why: string }[];
 }
@@ -207,6 +209,8 @@ export interface Circuit {
   readonly id: CircuitId;
   readonly name: string;
   readonly fluid: string;
+  /** What to fill in, as it stands on the can; the maker’s own figure wins. */
+  readonly grade?: string;
   readonly capacityL: number;
   /** What usually runs out when it is drained; the rest stays inside. */
   readonly drainsL: number;
@@ -245,6 +249,31 @@ export interface Route {
   readonly lowerSteps: readonly (StepSpec & { readonly id: string })[];
 }
 
+/** Something that is done on the way out or on the way back, by what it is done to. */
+export type Deed =
+  | { readonly connection: ConnectionId }
+  | { readonly part: PartId }
+  | { readonly circuit: CircuitId }
+  | { readonly condition: ConditionId }
+  | { readonly chore: string }
+  | { readonly holdPoint: HoldPointId };
+
+/**
+ * Work that no connection gives rise to: wings covered, a filter changed, a clutch centred, something left to cool. It is
+ * done on a job where something is that it comes `before`; where a hold point is among that, on every job it is `where` for.
+ */
+export interface Chore extends StepSpec {
+  readonly id: string;
+  readonly half: 'out' | 'back';
+  /** Why it is done then, in the crew’s words. */
+  readonly why: string;
+  /** It takes time and nobody’s hands; other work goes on meanwhile. */
+  readonly wait?: boolean;
+  readonly where?: CheckScope;
+  readonly after: readonly Deed[];
+  readonly before: readonly Deed[];
+}
+
 /** A step of first start or handover that no connection gives rise to. */
 export interface CheckStep extends StepSpec {
   readonly id: string;
@@ -257,8 +286,12 @@ export interface CheckStep extends StepSpec {
 export interface CheckScope {
   /** This part comes out with the powerpack. */
   readonly comesOut?: PartId;
+  /** This part stays in the machine. */
+  readonly staysIn?: PartId;
   /** Some connection of this system is opened. */
   readonly opened?: System;
+  /** One of these connections is opened. */
+  readonly touches?: readonly ConnectionId[];
   /** This circuit is drained, or is not. */
   readonly drained?: CircuitId;
   readonly notDrained?: CircuitId;
@@ -283,6 +316,8 @@ export interface ConnectionMap {
   readonly powerpacks: readonly Powerpack[];
   readonly routes: readonly Route[];
   readonly checks: readonly CheckStep[];
+  /** Work that no connection gives rise to. */
+  readonly chores?: readonly Chore[];
 }
 
 /** Something nobody knew when the machine was surveyed. */

@@ -27,6 +27,7 @@ export function problemsOf(map: ConnectionMap): readonly MapProblem[] {
     ['connection', map.connections.map(({ id }) => id)],
     ['condition', map.conditions.map(({ id }) => id)],
     ['circuit', map.circuits.map(({ id }) => id)],
+    ['chore', (map.chores ?? []).map(({ id }) => id)],
   ] as const) {
     for (const id of new Set(ids.filter((id, index) => ids.indexOf(id) !== index)))
       say(id, `There are two ${what}s called “${id}”.`);
@@ -99,6 +100,7 @@ export function problemsOf(map: ConnectionMap): readonly MapProblem[] {
     if (circuit.drainsL > circuit.capacityL)
       say(circuit.id, `It drains ${circuit.drainsL} l but holds only ${circuit.capacityL} l.`);
   }
+  for (const chore of map.chores ?? []) checkStep(chore.id, chore);
   for (const route of map.routes) {
     for (const { part } of route.blockedBy)
       if (!parts.get(part)?.removal) say(route.id, `“${part}” is in the way, and nothing says how it comes off.`);

@@ -1,6 +1,7 @@
 import type {
   Access,
   AccessReason,
+  Chore,
   Connection,
   ConnectionId,
   ConnectionKind,
@@ -93,6 +94,8 @@ export interface Details extends Partial<
   readonly nm?: number;
   readonly deg?: number;
   readonly torqueAfter?: TorqueSpec['after'];
+  /** The group it stays loose with until all of it is in. */
+  readonly loose?: TorqueSpec['looseUntilAllIn'];
   /** Supports that stay until it is closed. */
   readonly supportedBy?: readonly string[];
   /** How the machine stands for closing it and for its final torque, where that differs. */
@@ -106,6 +109,13 @@ export interface Details extends Partial<
 }
 
 type Between = readonly [PartId, PartId];
+
+/** What runs in their pipes and hoses is spoiled by dirt, spoils paint, or catches fire: both ends are capped at once. */
+const OPEN_TO_DIRT: ReadonlySet<System> = new Set(['fuel', 'refrigerant', 'steering']);
+const isOil = (circuit: string | undefined): boolean => circuit?.endsWith('oil') ?? false;
+const withCaps = (tools: readonly string[], carries: boolean): readonly string[] =>
+  carries && !tools.includes(CAPS) ? [...tools, CAPS] : tools;
+const CAPS = 'plugs and caps';
 
 /** Writes connections of one system; the kind is the name of the function. */
 export function connectionsOf(system: System, common: Details = {}) {
@@ -126,6 +136,7 @@ export function connectionsOf(system: System, common: Details = {}) {
         torqueAfter,
         backHeight,
         torqueHeight,
+        loose,
         supportedBy,
         back,
         backTime,
@@ -143,11 +154,14 @@ export function connectionsOf(system: System, common: Details = {}) {
               targetNm: nm,
               ...(deg === undefined ? {} : { angleDeg: deg }),
               ...(torqueHeight ? { height: torqueHeight } : {}),
+              ...(loose ? { looseUntilAllIn: loose } : {}),
               ...(torqueAfter ? { after: torqueAfter } : {}),
             };
+      const carries = kind === 'pipe' || kind === 'hose' ? OPEN_TO_DIRT.has(system) || isOil(rest.circuit) : false;
       return {
         ...connection({
           ...rest,
+          tools: withCaps(rest.tools ?? [], carries),
           ...where,
           id,
           name,
@@ -202,6 +216,20 @@ export function removal(title: string, where: Where, time: Time, more: Partial<S
 /** A step of work at a place. */
 export function doing(title: string, where: Where, time: Time, more: Partial<StepSpec> = {}): StepSpec {
   return step({ ...more, title, ...where, minutes: minutes(...time), cautions: cautionsAt(where, more.cautions) });
+}
+
+/** Time that passes while nobody’s hands are at it. */
+export const waiting = (title: string, where: Where, time: Time, more: Partial<StepSpec> = {}) =>
+  ({ ...doing(title, where, time, more), wait: true }) as const;
+
+/** Work that no connection gives rise to. */
+export function chore(
+  id: string,
+  half: Chore['half'],
+  spec: StepSpec & Pick<Chore, 'wait'>,
+  order: Pick<Chore, 'why' | 'after' | 'before' | 'where'> & Pick<Optional<Chore>, 'when'>,
+): Optional<Chore> {
+  return { id, half, ...spec, ...order };
 }
 
 /** `id` has to be off before this is reached. */

@@ -1,10 +1,12 @@
 import {
   MapError,
   type Access,
+  type Chore,
   type Circuit,
   type Condition,
   type Connection,
   type ConnectionMap,
+  type Deed,
   type Part,
   type Route,
   type StepSpec,
@@ -39,6 +41,7 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
     .filter(({ between }) => between.every((end) => partIds.has(end)));
   const conditions = all(template.pieces.flatMap((piece) => piece.conditions ?? []));
   const circuits = all(template.pieces.flatMap((piece) => piece.circuits ?? []));
+  const chores = all(template.pieces.flatMap((piece) => piece.chores ?? []));
 
   const present = {
     parts: partIds,
@@ -113,6 +116,20 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
           : condition.established,
       ...(condition.released ? { released: place(condition.released) } : {}),
     }));
+  const isHere = (deed: Deed): boolean => {
+    if ('connection' in deed) return present.connections.has(deed.connection);
+    if ('part' in deed) return present.parts.has(deed.part);
+    if ('circuit' in deed) return keptCircuits.some(({ id }) => id === deed.circuit);
+    if ('condition' in deed) return keptConditions.some(({ id }) => id === deed.condition);
+    return 'holdPoint' in deed || chores.some(({ id }) => id === deed.chore);
+  };
+  const keptChores = chores
+    .map((chore): Chore => ({
+      ...place(chore),
+      after: chore.after.filter(isHere),
+      before: chore.before.filter(isHere),
+    }))
+    .filter(({ before }) => before.length > 0);
   return {
     layout: template.layout,
     name: template.name,
@@ -125,7 +142,10 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
     holdPoints: template.holdPoints,
     powerpacks: here(template.powerpacks),
     routes,
-    checks: template.checks.map(place),
+    checks: template.checks
+      .filter((check) => fits(check.with, chosen))
+      .map(({ with: _with, ...check }) => place(check)),
+    ...(keptChores.length > 0 ? { chores: keptChores } : {}),
   };
 
   function keptPart({ ridesWith, removal, ...part }: Part): Part {

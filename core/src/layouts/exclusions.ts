@@ -36,6 +36,14 @@ export const EXCLUSIONS: readonly Exclusion[] = [
     when: { fan: ['engine'], hybrid: ['yes'] },
     why: 'The engine of a hybrid stops while it drives, so its fan has a motor.',
   },
+  {
+    when: { clutch: ['hydraulic', 'cable'], hybrid: ['yes'] },
+    why: 'The drive of a hybrid couples the engine by itself; no pedal does.',
+  },
+  {
+    when: { clutch: ['none'], hybrid: ['no'] },
+    why: 'Without a pedal and without a high-voltage drive it has an automatic gearbox: that is a layout of its own.',
+  },
   { when: { voltage: ['24'], hybrid: ['yes'] }, why: 'No map of ours has a high-voltage drive beside 24 V.' },
 ];
 

@@ -6,7 +6,9 @@ import {
   problemsOf,
   waysOut,
   type Access,
+  type Connection,
   type ConnectionMap,
+  type Deed,
   type MapProblem,
   type Way,
 } from '../connection-map/index.js';
@@ -35,6 +37,7 @@ export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map))
       say(connection.id, `It is bolted, and no fastener is named.`);
     if (connection.kind === 'bolted' && connection.tools.length === 0)
       say(connection.id, 'It is bolted, and no tool is named.');
+    for (const words of toolProblems(connection)) say(connection.id, words);
   }
   const knot = knotIn(map);
   if (knot) say(knot[0] ?? map.layout, `It can never be reached: ${knot.join(' → ')} wait for each other.`);
@@ -72,6 +75,23 @@ export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map))
   return problems;
 }
 
+/** Heads of `connection` that no tool named for it fits, and bolts with a nut that nothing holds against turning. */
+function toolProblems({ fasteners, tools }: Connection): readonly string[] {
+  return fasteners.flatMap(({ what }): readonly string[] => {
+    const size = /, (\d+ mm|M\d+ bit)|^(T\d+)|\b(T\d+)$/
+      .exec(what)
+      ?.slice(1)
+      .find((one) => one !== undefined);
+    if (size === undefined) return [];
+    const fitting = tools.filter(
+      (tool) => tool.includes(size) || (size.endsWith('bit') && tool.includes('multi-tooth bit')),
+    );
+    if (fitting.length === 0) return [`No tool named for it fits “${what}”.`];
+    const turnsAlong = / × \d+/.test(what) && /\bnut\b/.test(what);
+    return turnsAlong && fitting.length < 2 ? [`“${what}” turns with its nut, and one tool is named.`] : [];
+  });
+}
+
 /** Connections and parts of the whole map that wait for each other, opened by some way out or not. */
 function knotIn(map: ConnectionMap): readonly string[] | undefined {
   const parts = map.parts.filter(({ removal }) => removal);
@@ -104,6 +124,20 @@ export function unknownNames(template: Template, all: readonly Template[]): read
       if ('open' in need) expect(any.connections, need.open, at);
       else expect(any.parts, need.removed, at);
   };
+  const deed = (one: Deed, at: string) => {
+    if ('connection' in one) expect(any.connections, one.connection, at);
+    else if ('part' in one) expect(any.parts, one.part, at);
+    else if ('circuit' in one) expect(any.circuits, one.circuit, at);
+    else if ('condition' in one) expect(any.conditions, one.condition, at);
+    else if ('chore' in one) expect(any.chores, one.chore, at);
+  };
+  for (const { chores = [] } of template.pieces)
+    for (const { id, after, before, where } of chores) {
+      for (const one of [...after, ...before]) deed(one, id);
+      for (const touched of where?.touches ?? []) expect(any.connections, touched, id);
+    }
+  for (const { id, where } of template.checks)
+    for (const touched of where?.touches ?? []) expect(any.connections, touched, id);
   for (const { connections = [], circuits = [], conditions = [] } of template.pieces) {
     for (const connection of connections) {
       const { id, access, needs, circuit, refit, between } = { ...connection, ...template.changes?.[connection.id] };
@@ -127,7 +161,8 @@ export function unknownNames(template: Template, all: readonly Template[]): read
     for (const { connection } of opensToo ?? []) expect(own.connections, connection, id);
   }
   for (const { id, roots } of template.powerpacks) for (const root of roots) expect(own.parts, root, id);
-  for (const id of template.without ?? []) if (!own.parts.has(id)) expect(own.connections, id, 'without');
+  for (const id of template.without ?? [])
+    if (!own.parts.has(id) && !own.chores.has(id)) expect(own.connections, id, 'without');
   for (const id of Object.keys(template.changes ?? {})) expect(own.connections, id, 'changes');
   for (const id of Object.keys(template.partChanges ?? {})) expect(own.parts, id, 'partChanges');
   return unknown;
@@ -141,5 +176,6 @@ function namesOf(templates: readonly Template[]) {
     connections: ids(pieces.flatMap(({ connections = [] }) => connections)),
     conditions: ids(pieces.flatMap(({ conditions = [] }) => conditions)),
     circuits: ids(pieces.flatMap(({ circuits = [] }) => circuits)),
+    chores: ids(pieces.flatMap(({ chores = [] }) => chores)),
   };
 }

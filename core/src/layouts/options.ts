@@ -68,12 +68,18 @@ export const OPTIONS = {
       none: { words: 'None' },
     },
   },
+  hybrid: {
+    question: 'Is there a high-voltage drive?',
+    why: 'Orange cables: only a qualified person switches it off.',
+    choices: yesNo('Thick orange cables', 'No orange cables'),
+  },
   clutch: {
     question: 'What works the clutch?',
     why: 'A cylinder is unbolted with its line on; a cable is unhooked.',
     choices: {
       hydraulic: { words: 'A cylinder and a line' },
       cable: { words: 'A cable' },
+      none: { words: 'No foot: there is no pedal', look: 'Two pedals, and the drive couples the engine by itself' },
     },
   },
   fan: {
@@ -149,11 +155,6 @@ export const OPTIONS = {
       '12': { words: '12 V, one battery' },
       '24': { words: '24 V, two batteries' },
     },
-  },
-  hybrid: {
-    question: 'Is there a high-voltage drive?',
-    why: 'Orange cables: only a qualified person switches it off.',
-    choices: yesNo('Thick orange cables', 'No orange cables'),
   },
 } as const satisfies Readonly<Record<string, Option>>;
 

@@ -1,6 +1,7 @@
 import type {
   Bay,
   CheckStep,
+  Chore,
   Circuit,
   Condition,
   Connection,
@@ -35,7 +36,11 @@ export interface Piece {
   readonly connections?: readonly Optional<Connection>[];
   readonly conditions?: readonly Optional<Condition>[];
   readonly circuits?: readonly Optional<Circuit>[];
+  readonly chores?: readonly Optional<Chore>[];
 }
+
+/** A look that is there only with some choices. */
+export type OfferedCheck = CheckStep & { readonly with?: When };
 
 /** A layout: what its machines have in common, what they may differ in, and how a powerpack leaves. */
 export interface Template {
@@ -49,8 +54,8 @@ export interface Template {
   readonly always: Choices;
   readonly options: readonly OfferedOption[];
   readonly pieces: readonly Piece[];
-  /** Connections and parts of shared pieces that this layout does not have. */
-  readonly without?: readonly (ConnectionId | PartId)[];
+  /** Connections, parts and chores of shared pieces that this layout does not have. */
+  readonly without?: readonly (ConnectionId | PartId | Chore['id'])[];
   readonly changes?: Readonly<Record<ConnectionId, Change>>;
   readonly partChanges?: Readonly<Record<PartId, Partial<Omit<Part, 'id'>>>>;
   /** Where people stand on this layout instead of where the shared pieces say. */
@@ -60,7 +65,7 @@ export interface Template {
   readonly powerpacks: readonly Optional<Powerpack>[];
   readonly routes: readonly Optional<Route>[];
   readonly holdPoints: readonly HoldPoint[];
-  readonly checks: readonly CheckStep[];
+  readonly checks: readonly OfferedCheck[];
 }
 
 /** An option offered with `choices`, the commonest first; `unsure` is assumed when nobody knows. */

@@ -4,6 +4,7 @@ import {
   type Connection,
   type ConnectionId,
   type ConnectionMap,
+  type Deed,
   type Part,
   type PartId,
 } from '../connection-map/index.js';
@@ -153,6 +154,7 @@ function withoutPart(map: ConnectionMap, id: PartId): ConnectionMap {
       .filter((one) => one.id !== id)
       .map(({ ridesWith, ...one }) => (ridesWith === undefined || ridesWith === id ? one : { ...one, ridesWith })),
     ...reaching(rest, past),
+    ...choresWithout(rest, (deed) => 'part' in deed && deed.part === id),
     routes: rest.routes.map((route) => ({ ...route, blockedBy: route.blockedBy.filter((block) => block.part !== id) })),
   };
 }
@@ -167,6 +169,7 @@ function withoutConnections(map: ConnectionMap, gone: ReadonlySet<ConnectionId>)
   return {
     ...kept,
     ...rest,
+    ...choresWithout(map, (deed) => 'connection' in deed && gone.has(deed.connection)),
     connections: connections.map((connection) => {
       const { torque } = connection.refit;
       if (!torque?.after?.some((other) => gone.has(other.connection))) return connection;
@@ -182,6 +185,16 @@ function withoutConnections(map: ConnectionMap, gone: ReadonlySet<ConnectionId>)
       route.opensToo ? { ...route, opensToo: route.opensToo.filter(({ connection }) => !gone.has(connection)) } : route,
     ),
   };
+}
+
+/** Chores of `map` that no longer come before or after what is `gone`; those that then serve nothing fall away. */
+function choresWithout({ chores }: ConnectionMap, gone: (deed: Deed) => boolean): Pick<ConnectionMap, 'chores'> {
+  if (!chores) return {};
+  const left = (deeds: readonly Deed[]) => deeds.filter((deed) => !gone(deed));
+  const kept = chores
+    .map((chore) => ({ ...chore, after: left(chore.after), before: left(chore.before) }))
+    .filter(({ before }) => before.length > 0);
+  return { chores: kept };
 }
 
 /** Connections, conditions and circuits of `map` with every access list run through `past`. */

@@ -14,6 +14,7 @@ export {
   orderOf,
   planned,
   prepared,
+  keptOrder,
   tasksIn,
   turnsOf,
   workOrder,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { RULES_NOW, waysOut, type Connection, type ConnectionMap } from '../connection-map/index.js';
-import { clashes, compose, TEMPLATES, type Choices, type Template } from '../layouts/index.js';
+import { clashes, compose, TEMPLATES, templateOf, type Choices, type Template } from '../layouts/index.js';
 import { foldLedger } from '../ledger/index.js';
 import type { ScheduledStep } from '../schedule/index.js';
 import { ancestorsOf } from '../teardown/index.js';
@@ -43,8 +43,11 @@ function drawn({ template, people, way, choices }: typeof anyJob extends fc.Arbi
   };
 }
 
-/** Pictures of whole jobs, made once: every look below is at the same ones. */
-const jobs: readonly Drawn[] = fc.sample(anyJob, { numRuns: 30, seed: 20_261_126 }).map(drawn);
+/** Pictures of whole jobs, made once: every look below is at the same ones. One has hub nuts, whatever else is drawn. */
+const jobs: readonly Drawn[] = [
+  drawn({ template: templateOf('transverse-cradle'), people: 2, way: 1, choices: { driveshafts: 'hub-nuts' } }),
+  ...fc.sample(anyJob, { numRuns: 30, seed: 20_261_126 }).map(drawn),
+];
 const halves = jobs.flatMap(({ map, work, out, back }) =>
   [out, back].map(({ problem, schedule }) => ({ map, work, problem, schedule, steps: schedule.steps })),
 );
@@ -154,6 +157,46 @@ describe('the order of work, over machines, ways out and crews', () => {
       expect(signed?.height).toBe('ground');
       if (up) expect(up.startMin).toBeGreaterThanOrEqual(signed?.endMin ?? Infinity);
     }
+  });
+
+  it('lets what is hot cool and what is rusted soak before anybody opens it, and goes on with other work meanwhile', () => {
+    let meanwhileWorked = 0;
+    for (const { steps } of halves) {
+      const at = (id: string) => steps.find(({ operation }) => operation.id === id);
+      const [cooled, soaked] = [at('do:cool-down'), at('do:soak-exhaust-in')];
+      for (const id of ['drain:coolant', 'open:downpipe-turbo', 'open:downpipe-manifold', 'do:soak-exhaust']) {
+        const hot = at(id);
+        if (cooled && hot) expect(hot.startMin).toBeGreaterThanOrEqual(cooled.endMin - 1e-6);
+      }
+      for (const id of ['open:downpipe-turbo', 'open:downpipe-manifold', 'open:flex-clamp-turbo']) {
+        const rusted = at(id);
+        if (soaked && rusted) expect(rusted.startMin).toBeGreaterThanOrEqual(soaked.endMin - 1e-6);
+      }
+      for (const wait of [cooled, soaked])
+        if (wait) {
+          expect(wait.people).toEqual([]);
+          if (steps.some((other) => meanwhile(wait, other))) meanwhileWorked += 1;
+        }
+    }
+    expect(meanwhileWorked).toBeGreaterThan(10);
+  });
+
+  it('leaves a group loose until all of it is in', () => {
+    let looked = 0;
+    for (const { map, steps } of halves) {
+      const end = new Map(steps.map(({ operation, endMin }) => [operation.id, endMin]));
+      const begin = new Map(steps.map(({ operation, startMin }) => [operation.id, startMin]));
+      for (const one of map.connections)
+        for (const other of map.connections) {
+          const group = one.refit.torque?.looseUntilAllIn;
+          if (group === undefined || other.refit.torque?.looseUntilAllIn !== group) continue;
+          const [torqued, closed] = [begin.get(`torque:${one.id}`), end.get(`close:${other.id}`)];
+          if (torqued === undefined || closed === undefined) continue;
+          expect(torqued).toBeGreaterThanOrEqual(closed - 1e-6);
+          looked += 1;
+        }
+    }
+    expect(looked).toBeGreaterThan(10);
   });
 
   it('never lets a machine stand on a hub without its nut', () => {

@@ -34,8 +34,20 @@ export function orderOf({ steps }: Schedule): readonly OperationId[] {
 }
 
 /** What a plan keeps of what is planned. */
-export function workOrder({ schedule, problem }: Planned): WorkOrder {
-  return workOrderOf(schedule, problem.height);
+export function workOrder({ schedule, net }: Planned): WorkOrder {
+  return keptOrder(net, schedule);
+}
+
+/**
+ * What a plan keeps of `schedule`: its steps in the order they begin. Where that list would come out later than the
+ * schedule does, because a run ahead in it keeps others waiting, the list it was built from.
+ */
+export function keptOrder(net: TaskNet, schedule: Schedule): WorkOrder {
+  const begun = workOrderOf(schedule, net.problem.height);
+  const marked = new Set(net.tasks.filter(({ moveFirst }) => moveFirst));
+  const again = new ScheduleBuilder(net).costs(tasksIn(net, begun));
+  for (const task of net.tasks) task.moveFirst = marked.has(task);
+  return again.objective > schedule.costs.objective + 1e-9 ? schedule.listed : begun;
 }
 
 /**

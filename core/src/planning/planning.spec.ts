@@ -19,7 +19,6 @@ import {
   scheduleOf,
   Search,
   taskNet,
-  workOrderOf,
   type School,
 } from '../schedule/index.js';
 import { wrongWith } from '../testing/check-schedule.js';
@@ -34,6 +33,7 @@ import {
   practicesOf,
   problemFor,
   sheetSetups,
+  keptOrder,
   tasksIn,
   toolsNeeded,
   usualSettings,
@@ -321,7 +321,7 @@ describe('a plan that is followed', () => {
         search.run(400);
         const plan = scheduleOf(net, search.best());
         const again = taskNet(problem);
-        const { costs } = new ScheduleBuilder(again).build(tasksIn(again, workOrderOf(plan, problem.height)));
+        const { costs } = new ScheduleBuilder(again).build(tasksIn(again, keptOrder(net, plan)));
         expect(costs.finishMin).toBeLessThanOrEqual(plan.costs.finishMin);
         expect(costs.heightChanges).toBe(plan.costs.heightChanges);
       }),
@@ -386,10 +386,12 @@ describe('differences', () => {
 
 describe('the sheet people carry', () => {
   it('says what to catch and how much, and every step stands on it once', () => {
-    const setups = sheetSetups(fresh, planned(fresh, 'out', two, undefined));
+    const plan = planned(fresh, 'out', two, undefined);
+    const setups = sheetSetups(fresh, plan);
     const trays = setups.flatMap((setup) => setup.trays);
     expect(trays).toContainEqual({ fluid: 'coolant', litres: 6.8 });
-    expect(setups.flatMap(({ steps }) => steps)).toHaveLength(102);
+    const carried = setups.flatMap(({ operations }) => operations.map(({ id }) => id));
+    expect(carried.toSorted()).toEqual(plan.problem.operations.map(({ id }) => id).toSorted());
     expect(setups.filter(({ moveMachine }) => moveMachine)).toHaveLength(1);
     const signing = setups.find(({ operations }) => operations.some(({ id }) => id === 'hold:made-safe'));
     expect(signing?.operations.map(({ id }) => id)).toEqual(['hold:made-safe']);

@@ -1,6 +1,6 @@
 import type { MachineHeight, Station } from '../connection-map/index.js';
 import { carrying, isDone, unsettled, type JobState, type Pin, type PlanSettings } from '../ledger/index.js';
-import { stagesOf, type Load, type SchedulingProblem } from '../schedule/index.js';
+import { linesOf, stagesOf, type Load, type SchedulingProblem } from '../schedule/index.js';
 import {
   descendantsOf,
   phasesOf,
@@ -53,6 +53,7 @@ export function problemFor(
     notBefore: new Map(waits.flatMap(({ operation, min }) => (min === undefined ? [] : [[operation, min] as const]))),
     outside: new Set(operations.filter(isLicensed).map(({ id }) => id)),
     runs: work.runs,
+    lines: linesOf(operations, work.plan.map),
     stages: half === 'out' ? stagesOf(school, operations, edges, work.plan.map, work.lump) : new Map(),
     heldUp: left.filter(({ id }) => held.has(id)),
     lostPins: lost,

@@ -3,12 +3,11 @@ import {
   scheduleOf,
   Search,
   taskNet,
-  workOrderOf,
   type Costs,
   type SchedulingProblem,
   type WorkOrder,
 } from '../schedule/index.js';
-import { tasksIn } from './planned.js';
+import { keptOrder, tasksIn } from './planned.js';
 
 /** A search as it is asked for: a problem, an order to begin with, and for how long at most. */
 export interface Asked {
@@ -54,7 +53,7 @@ export class SearchRun {
     if (net.tasks.length > 1) while (this.now() < until) this.#search.run(TRIES);
     const spentMs = this.now() - this.#began;
     return {
-      plan: workOrderOf(scheduleOf(net, this.#search.best()), net.problem.height),
+      plan: keptOrder(net, scheduleOf(net, this.#search.best())),
       costs: this.#search.costs,
       tried: this.#search.tried,
       spentMs,

@@ -1,11 +1,21 @@
 import { planHeldTo, type ConnectionMap, type JobPlan } from '../connection-map/index.js';
-import { operationId, type Operation, type Precedence, type Teardown } from '../teardown/index.js';
+import {
+  choreEdges,
+  choreOperation,
+  choresFor,
+  operationId,
+  type DeedSteps,
+  type Operation,
+  type Precedence,
+  type Teardown,
+} from '../teardown/index.js';
 import {
   adaptEdges,
   batteryLast,
   coverEdges,
   inHandEdges,
   loadBackEdges,
+  looseGroupEdges,
   lowerEdges,
   mountEdges,
   releaseEdges,
@@ -22,7 +32,7 @@ import {
   lowerOperations,
   releaseOperations,
 } from './operations.js';
-import { stagesOf } from './stages.js';
+import { stagesOf, type Stages } from './stages.js';
 
 /** The way back: operations from lowering to handover and what must come before what. */
 export interface Refit {
@@ -42,7 +52,11 @@ export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
   const checks = checkOperations(plan, teardown);
   const looked = planHeldTo(plan, 3) && checks.some(({ id }) => id === operationId.check('leaks'));
   const late = looked ? afterLeakCheck(map) : new Set<string>();
+  const stages = new Map(opened.map((connection) => [connection.id, stagesOf(connection)]));
+  const steps = deedsBack(teardown, stages);
+  const chores = choresFor(plan, teardown, 'back', steps);
   const operations = [
+    ...chores.map(choreOperation),
     ...lowerOperations(plan),
     ...fitOperations(map, teardown),
     ...opened.flatMap(connectionOperations),
@@ -56,9 +70,10 @@ export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
   );
   const early = operations.filter(({ phase }) => phase === 'refit');
   const covering = operations.filter(({ phase }) => phase === 'handover');
-  const stages = new Map(opened.map((connection) => [connection.id, stagesOf(connection)]));
   const refitOnly = [
+    ...choreEdges(chores, steps),
     ...stageEdges(opened, stages),
+    ...looseGroupEdges(opened, stages),
     ...reversedEdges(plan, teardown, stages),
     ...inHandEdges(teardown, stages),
     ...mountEdges(opened, stages),
@@ -74,6 +89,19 @@ export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
     ...coverEdges(covering, checks),
   ];
   return { operations: [...operations, ...checks], precedence };
+}
+
+/** The steps of the way back by what they are done to. */
+function deedsBack(teardown: Teardown, stages: ReadonlyMap<string, Stages>): DeedSteps {
+  const once = (done: boolean, id: string) => (done ? { first: id, last: id } : undefined);
+  return (deed) => {
+    if ('connection' in deed) return stages.get(deed.connection);
+    if ('part' in deed) return once(teardown.removed.has(deed.part), operationId.fit(deed.part));
+    if ('circuit' in deed) return once(teardown.drained.has(deed.circuit), operationId.fill(deed.circuit));
+    if ('condition' in deed) return once(teardown.conditions.has(deed.condition), operationId.release(deed.condition));
+    if ('holdPoint' in deed) return once(true, operationId.hold(deed.holdPoint));
+    return once(true, operationId.chore(deed.chore));
+  };
 }
 
 /** Parts that go back on once the leaks have been looked for, and the connections at them. */

@@ -38,6 +38,33 @@ export function stageEdges(opened: readonly Connection[], stages: ReadonlyMap<st
   });
 }
 
+/** Joints that stay loose until all of their group are in: pulled down one by one, the last would not meet. */
+export function looseGroupEdges(
+  opened: readonly Connection[],
+  stages: ReadonlyMap<string, Stages>,
+): readonly Precedence[] {
+  const groups = new Map<string, Connection[]>();
+  for (const connection of opened) {
+    const group = connection.refit.torque?.looseUntilAllIn;
+    if (group !== undefined) groups.set(group, [...(groups.get(group) ?? []), connection]);
+  }
+  return [...groups.values()].flatMap((joints) =>
+    joints.flatMap(({ id }) =>
+      joints.flatMap((other): Precedence[] => {
+        const [own, theirs] = [stages.get(id), stages.get(other.id)];
+        if (other.id === id || !own || !theirs) return [];
+        return [
+          {
+            before: theirs.close,
+            after: own.last,
+            reason: { kind: 'sequence', words: `It stays loose until ${other.name} is in as well.` },
+          },
+        ];
+      }),
+    ),
+  );
+}
+
 /** The teardown's access, condition and part edges, walked the other way. */
 export function reversedEdges(
   plan: JobPlan,

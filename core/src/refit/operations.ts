@@ -1,6 +1,7 @@
 import {
   partsById,
   planHeldTo,
+  reachOf,
   routeOf,
   type CheckStep,
   type Connection,
@@ -14,6 +15,7 @@ import {
   closingName,
   closingTitle,
   holdPointOperation,
+  isForJob,
   operationId,
   type Operation,
   type Teardown,
@@ -169,16 +171,8 @@ export function releaseOperations(map: ConnectionMap, teardown: Teardown): reado
 }
 
 /** Whether a look is for this job. Earlier plans have every look there is. */
-function isFor({ where = {} }: CheckStep, plan: JobPlan, { lump, opened, drained }: Teardown): boolean {
-  if (!planHeldTo(plan, 3)) return true;
-  const { comesOut, opened: system, drained: emptied, notDrained } = where;
-  return (
-    (comesOut === undefined || lump.has(comesOut)) &&
-    (system === undefined || plan.map.connections.some((one) => one.system === system && opened.has(one.id))) &&
-    (emptied === undefined || drained.has(emptied)) &&
-    (notDrained === undefined || !drained.has(notDrained))
-  );
-}
+const isFor = ({ where }: CheckStep, plan: JobPlan, teardown: Teardown): boolean =>
+  !planHeldTo(plan, 3) || isForJob(where, plan, teardown);
 
 /** The pre-start hold point and the looks of first start and handover, in order. */
 export function checkOperations(plan: JobPlan, teardown: Teardown): readonly Operation[] {
@@ -192,7 +186,8 @@ export function checkOperations(plan: JobPlan, teardown: Teardown): readonly Ope
   });
   const order = ['before-start', 'after-start', 'handover'] as const;
   const preStart = holdPointOperation(map, 'pre-start', 'first-start', {
-    station: 'bay-top',
+    // Under a cab that is down again nobody stands over the bay.
+    station: reachOf(map, { station: 'bay-top' }).length > 0 ? 'front' : 'bay-top',
     height: 'ground',
     cautions: ['fuel', 'exhaust-gas'],
   });

@@ -1,3 +1,4 @@
+import { tailsOf } from './starts.js';
 import type { Task, TaskNet } from './task.js';
 import { precedes } from './task.js';
 
@@ -7,6 +8,7 @@ export interface Bound {
   readonly heightChanges: number;
   readonly stationMoves: number;
   readonly toolFetches: number;
+  readonly jumps: number;
   readonly objective: number;
 }
 
@@ -15,13 +17,15 @@ export interface Bound {
  * their minutes add up. Between two gates nothing is quicker than the longest chain, than all work over all hands
  * (with what must run before and after: Carlier 1982), than the work of one station over its room, or than work on the
  * ground and work in the air one after the other. Moving the machine stops everybody, so its minutes come on top; the
- * least number of moves comes from the chains. Every station not yet stood at costs a walk, every tool a fetch.
+ * least number of moves comes from the chains. What only waits counts in the longest chain of all, and not in between,
+ * where the machine may be moved meanwhile. Every station not yet stood at costs a walk, every tool a fetch.
  */
 export function boundOf(net: TaskNet): Bound {
   const { problem } = net;
   // Where somebody goes away, work for two may be left to one.
   const short = problem.crew.hands.some(({ away = [] }) => away.length > 0);
-  const tasks = short ? net.tasks.map((task) => ({ ...task, hands: Math.min(task.hands, 1) })) : net.tasks;
+  const worked = net.tasks.filter(({ waiting }) => !waiting);
+  const tasks = short ? worked.map((task) => ({ ...task, hands: Math.min(task.hands, 1) })) : worked;
   const { weights, moveMachineMin, hands } = problem.crew;
   const stands = standsOf(net);
   const heightChanges = fewestHeightChanges(net, stands);
@@ -42,19 +46,24 @@ export function boundOf(net: TaskNet): Bound {
     0,
   );
   const stationMoves = hands.length === 1 ? walksAlone(net, stretches) : fewestWalks(net, stretches);
-  const latest = Math.max(0, ...tasks.map((task) => task.notBefore + task.minutes));
-  const finishMin = Math.max(working + heightChanges * moveMachineMin, latest);
+  const latest = Math.max(0, ...net.tasks.map((task) => task.notBefore + task.minutes));
+  const finishMin = Math.max(working + heightChanges * moveMachineMin, latest, ...tailsOf(net));
   const toolFetches = new Set(tasks.flatMap((task) => (task.hands > 0 ? task.tools : []))).size;
+  // Each line at each station is begun at least once; whoever comes there begins one without a jump.
+  const lines = new Set(tasks.flatMap((task) => (task.hands > 0 ? [`${task.station} ${task.line}`] : [])));
+  const jumps = Math.max(0, lines.size - hands.length - stationMoves);
   return {
     finishMin,
     heightChanges,
     stationMoves,
     toolFetches,
+    jumps,
     objective:
       finishMin +
       heightChanges * weights.heightChangeMin +
       stationMoves * weights.stationMoveMin +
-      toolFetches * weights.toolFetchMin,
+      toolFetches * weights.toolFetchMin +
+      jumps * Math.min(weights.jumpMin ?? 0, weights.stationMoveMin),
   };
 }
 

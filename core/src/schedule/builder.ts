@@ -8,6 +8,8 @@ export interface Costs {
   readonly heightChanges: number;
   readonly stationMoves: number;
   readonly toolFetches: number;
+  /** How often somebody went on, where they stood, with something apart from what they were at; halves for one gone back in its row. */
+  readonly jumps: number;
   /** How many steps are done with fewer hands than they want, although more could be there at another time. */
   readonly shortHanded: number;
   /** Finish plus everything the crew counts against an order. */
@@ -148,10 +150,14 @@ export class ScheduleBuilder {
     let stopped = 0;
     let stoppedFor: Held = { is: 'nothing' };
     let last: Task | undefined;
-    let finishMin = 0;
+    /** Until when anybody is at work, or the machine is being moved. */
+    let busyMin = 0;
+    /** Until when something only waits. */
+    let waitedMin = 0;
     let heightChanges = 0;
     let stationMoves = 0;
     let toolFetches = 0;
+    let jumps = 0;
     let shortHanded = 0;
 
     let place = -1;
@@ -159,38 +165,40 @@ export class ScheduleBuilder {
       place += 1;
       // It was put where its run begins.
       if (task.first) continue;
-      const { then } = task;
-      const stands = then && task.operation.height === 'either' ? then.operation.height : task.operation.height;
+      const stands = standsForRun(task);
       const wanted = stands === 'either' && task.moveFirst ? wantedAhead(order, place) : stands;
       if (carrying === 0 && wanted !== 'either' && wanted !== height) {
         height = wanted;
         heightChanges += 1;
-        stopped = finishMin + moveMachineMin;
+        stopped = busyMin + moveMachineMin;
         stoppedFor = last ? { is: 'machine', by: last } : { is: 'machine' };
-        finishMin = stopped;
+        busyMin = stopped;
       }
-      const hands = then && then.hands > task.hands ? then.hands : task.hands;
+      let hands = task.hands;
+      for (let next = task.then; next; next = next.then) if (next.hands > hands) hands = next.hands;
       let from = Math.max(stopped, task.notBefore);
       for (const earlier of task.before) if (earlier.endMin > from) from = earlier.endMin;
-      if (task.exclusive && finishMin > from) from = finishMin;
+      if (task.exclusive && busyMin > from) from = busyMin;
       const clear = this.clearFrom(task);
       if (clear > from) from = clear;
       const places = this.#places[task.station] ?? [];
-      const roomy = this.roomFrom(places, hands);
+      const roomy = task.waiting ? 0 : this.roomFrom(places, hands);
       if (roomy > from) from = roomy;
-      if (then) {
+      let minutes = task.minutes;
+      for (let next = task.then; next; next = next.then) {
         const ready = Math.max(
-          then.notBefore,
-          this.clearFrom(then),
-          this.roomFrom(this.#places[then.station] ?? [], hands),
+          next.notBefore,
+          this.clearFrom(next),
+          this.roomFrom(this.#places[next.station] ?? [], hands),
         );
-        if (ready - task.minutes > from) from = ready - task.minutes;
+        if (ready - minutes > from) from = ready - minutes;
+        minutes += next.minutes;
       }
 
-      const start = this.startWith(task, hands, task.minutes + (then?.minutes ?? 0), from);
+      const start = this.startWith(task, hands, minutes, from);
       this.#held = { is: 'nothing' };
       if (this.#placed)
-        this.#held = this.heldBy(task, start, from, { stopped, stoppedFor, finishMin, last, roomy, clear });
+        this.#held = this.heldBy(task, start, from, { stopped, stoppedFor, busyMin, last, roomy, clear });
       if (this.#chosen.length < hands) shortHanded += 1;
       let begin = start;
       for (let now: Task | undefined = task; now; now = now.then) {
@@ -205,17 +213,21 @@ export class ScheduleBuilder {
         });
         let lead = true;
         for (const person of this.#chosen) {
-          if (person.goTo(now.station)) stationMoves += 1;
+          const came = person.last;
+          const moved = person.goTo(now.station);
+          if (moved) stationMoves += 1;
+          else if (lead && came && came.station === now.station) jumps += jumpBetween(came, now);
           if (lead) toolFetches += person.takeUp(now.tools);
           lead = false;
           person.freeAt = end;
           person.last = now;
         }
-        this.occupy(this.#places[now.station] ?? [], now, hands, begin, end);
+        if (!now.waiting) this.occupy(this.#places[now.station] ?? [], now, hands, begin, end);
         this.move(now, end);
         now.endMin = end;
-        if (end >= finishMin) {
-          finishMin = end;
+        if (now.waiting) waitedMin = Math.max(waitedMin, end);
+        else if (end >= busyMin) {
+          busyMin = end;
           last = now;
         }
         begin = end;
@@ -226,13 +238,15 @@ export class ScheduleBuilder {
       }
       if (task.load !== undefined) carrying = loaded(carrying, task.load, this.net.gear);
     }
+    const finishMin = Math.max(busyMin, waitedMin);
     const objective =
       finishMin +
       heightChanges * weights.heightChangeMin +
       stationMoves * weights.stationMoveMin +
       toolFetches * weights.toolFetchMin +
+      jumps * (weights.jumpMin ?? 0) +
       shortHanded * SHORT_HANDED_MIN;
-    return { finishMin, heightChanges, stationMoves, toolFetches, shortHanded, objective };
+    return { finishMin, heightChanges, stationMoves, toolFetches, jumps, shortHanded, objective };
   }
 
   /** The schedule that `order` comes to, in the order given. */
@@ -314,7 +328,7 @@ export class ScheduleBuilder {
     now: {
       stopped: number;
       stoppedFor: Held;
-      finishMin: number;
+      busyMin: number;
       last: Task | undefined;
       roomy: number;
       clear: number;
@@ -328,7 +342,7 @@ export class ScheduleBuilder {
     if (earlier) return { is: 'after', by: earlier };
     if (start === 0) return { is: 'nothing' };
     if (start === now.stopped) return now.stoppedFor;
-    if (task.exclusive && start === now.finishMin && now.last) return { is: 'everybody', by: now.last };
+    if (task.exclusive && start === now.busyMin && now.last) return { is: 'everybody', by: now.last };
     if (start === now.clear) {
       const by = this.inTheWay(task, start);
       if (by) return { is: 'clear', by };
@@ -383,6 +397,19 @@ export class ScheduleBuilder {
       chosen.push(best);
     }
   }
+}
+
+/** How the machine has to stand for `task` and all that goes straight on from it. */
+function standsForRun(task: Task): StepHeight {
+  for (let now: Task | undefined = task; now; now = now.then)
+    if (now.operation.height !== 'either') return now.operation.height;
+  return 'either';
+}
+
+/** How far apart two steps are that somebody does one after the other at one place. */
+function jumpBetween(one: Task, next: Task): number {
+  if (one.line !== next.line) return 1;
+  return next.inLine < one.inLine ? 0.5 : 0;
 }
 
 /** How the first task from `place` on that does not go either way wants the machine, unless gear takes the weight before. */

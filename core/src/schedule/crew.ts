@@ -20,6 +20,8 @@ export interface Weights {
   readonly stationMoveMin: number;
   /** Fetching one tool that is not at hand. */
   readonly toolFetchMin: number;
+  /** Going on with something that lies apart from what one was at. Absent: as in plans made before it was counted. */
+  readonly jumpMin?: number;
 }
 
 /** From when to when a shop works, as times of day such as "07:30". */
@@ -40,7 +42,7 @@ export interface Crew {
   readonly cramped: readonly Station[];
 }
 
-export const USUAL_WEIGHTS: Weights = { heightChangeMin: 5, stationMoveMin: 1, toolFetchMin: 0.25 };
+export const USUAL_WEIGHTS: Weights = { heightChangeMin: 5, stationMoveMin: 1, toolFetchMin: 0.25, jumpMin: 0.5 };
 
 /** How many people find room at a station that is not cramped. */
 export const ROOM = 2;

@@ -4,6 +4,7 @@
  * `boundOf` says what nothing can be better than, `chainOf` and `slackOf` explain. {@link Orderer} is the older, smaller
  * question: operations in an order, without times. Minutes are minutes of working time from now.
  */
+export { linesOf, type InLine } from './alike.js';
 export { boundOf, type Bound } from './bound.js';
 export { ScheduleBuilder, type Costs, type Placed } from './builder.js';
 export {

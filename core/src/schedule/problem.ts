@@ -1,5 +1,6 @@
 import type { MachineHeight, Station } from '../connection-map/index.js';
 import type { Operation, OperationId, Precedence, PrecedenceGraph, Run } from '../teardown/index.js';
+import type { InLine } from './alike.js';
 import type { Crew } from './crew.js';
 
 /** What an orderer is asked: which operations to put in order, and where the crew stands now. */
@@ -40,6 +41,8 @@ export interface SchedulingProblem {
   readonly outside?: ReadonlySet<OperationId>;
   /** Which stage of the crew’s school an operation belongs to; stages follow each other, and never against an edge. */
   readonly stages?: ReadonlyMap<OperationId, number>;
+  /** What each step belongs with, for those that belong with anything. */
+  readonly lines?: ReadonlyMap<OperationId, InLine>;
   /** Steps that are one job: the same people go straight on from the first to the second. */
   readonly runs?: readonly Run[];
 }

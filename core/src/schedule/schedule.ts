@@ -31,6 +31,8 @@ export interface WorkOrder {
 export interface Schedule {
   readonly steps: readonly ScheduledStep[];
   readonly costs: Costs;
+  /** The list it was built from: the same list gives the same plan. */
+  readonly listed: WorkOrder;
   /** Minutes people stand by, all of the crew together, from the beginning to the finish. */
   readonly waitingMin: number;
   /** Steps that want two people where fewer are planned. */
@@ -43,15 +45,15 @@ export function scheduleOf(
   { costs, placed }: { readonly costs: Costs; readonly placed: readonly Placed[] },
 ): Schedule {
   const { hands } = net.problem.crew;
-  const steps = placed
-    .map(({ task, held, startMin, endMin, people, height }): ScheduledStep => ({
-      operation: task.operation,
-      startMin,
-      endMin,
-      people: people.map((index) => hands[index]?.name ?? ''),
-      height,
-      cause: { is: held.is, ...(held.by ? { step: held.by.operation.id } : {}) },
-    }))
+  const listed = placed.map(({ task, held, startMin, endMin, people, height }): ScheduledStep => ({
+    operation: task.operation,
+    startMin,
+    endMin,
+    people: people.map((index) => hands[index]?.name ?? ''),
+    height,
+    cause: { is: held.is, ...(held.by ? { step: held.by.operation.id } : {}) },
+  }));
+  const steps = listed
     .map((step, index) => ({ step, index }))
     .sort((one, other) => one.step.startMin - other.step.startMin || one.index - other.index)
     .map(({ step }) => step);
@@ -70,6 +72,7 @@ export function scheduleOf(
   return {
     steps,
     costs,
+    listed: asOrder(listed, net.problem.height),
     waitingMin: Math.max(0, there - busy),
     wantTwo: steps
       .filter(({ operation, people }) => operation.hands > people.length && people.length > 0)
@@ -77,8 +80,12 @@ export function scheduleOf(
   };
 }
 
-/** What a plan keeps of `schedule`, begun with the machine at `height`: its steps in the order they begin. */
+/** `schedule`, begun with the machine at `height`, as a list of its steps in the order they begin. */
 export function workOrderOf({ steps }: Schedule, height: MachineHeight): WorkOrder {
+  return asOrder(steps, height);
+}
+
+function asOrder(steps: readonly ScheduledStep[], height: MachineHeight): WorkOrder {
   let standing = height;
   const moveFirst = steps.flatMap(({ operation, height: stands }) => {
     const moved = stands !== standing && operation.height === 'either';
@@ -88,6 +95,8 @@ export function workOrderOf({ steps }: Schedule, height: MachineHeight): WorkOrd
   const order = steps.map(({ operation }) => operation.id);
   return moveFirst.length > 0 ? { order, moveFirst } : { order };
 }
+
+const isWait = ({ operation }: ScheduledStep): boolean => operation.kind === 'wait';
 
 /** A setup of a schedule: who is at it, and from when to when. */
 export interface CrewSetup extends Setup {
@@ -100,13 +109,19 @@ export interface CrewSetup extends Setup {
 /**
  * Cuts a schedule into setups, in the order they begin: runs of steps that the same lead does at one station and
  * machine height. What two do together belongs to the setup of whoever leads it. What stops everybody ends every setup,
- * so that nobody reads past a hold point.
+ * so that nobody reads past a hold point. What only waits is told where it begins.
  */
 export function crewSetups({ steps }: Schedule, height: MachineHeight): readonly CrewSetup[] {
   const open = new Map<string, ScheduledStep[]>();
   const runs: ScheduledStep[][] = [];
+  /** What waits before anybody has begun. */
+  const early: ScheduledStep[] = [];
   let stopped = false;
   for (const step of steps) {
+    if (isWait(step)) {
+      (runs.at(-1) ?? early).push(step);
+      continue;
+    }
     const stops = stopsEverybody(step.operation);
     if (stops !== stopped) open.clear();
     stopped = stops;
@@ -115,17 +130,19 @@ export function crewSetups({ steps }: Schedule, height: MachineHeight): readonly
     const last = run?.at(-1);
     if (run && last && last.operation.station === step.operation.station && last.height === step.height) run.push(step);
     else {
-      const fresh = [step];
+      const fresh = [step, ...early.splice(0)];
       runs.push(fresh);
       open.set(lead, fresh);
     }
     // Whoever helps has left the setup of their own.
     for (const helper of step.people.slice(1)) open.delete(helper);
   }
+  if (early.length > 0) runs.push(early);
   let standing = height;
   return runs.map((run): CrewSetup => {
     const [first] = run;
     const operations = run.map(({ operation }) => operation);
+    const worked = run.filter((step) => !isWait(step));
     const stands = first?.height ?? standing;
     const moveMachine = stands !== standing;
     standing = stands;
@@ -136,10 +153,10 @@ export function crewSetups({ steps }: Schedule, height: MachineHeight): readonly
       operations,
       tools: [...new Set(operations.flatMap(({ tools }) => tools))],
       hands: operations.some(({ hands }) => hands === 2) ? 2 : 1,
-      minutes: totalMinutes(operations),
+      minutes: totalMinutes(worked.map(({ operation }) => operation)),
       people: [...new Set(run.flatMap(({ people }) => people))],
       startMin: first?.startMin ?? 0,
-      endMin: Math.max(...run.map(({ endMin }) => endMin)),
+      endMin: Math.max(...(worked.length > 0 ? worked : run).map(({ endMin }) => endMin)),
       steps: run,
     };
   });

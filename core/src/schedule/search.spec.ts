@@ -290,6 +290,7 @@ describe('the lower bound', () => {
       heightChanges: 1,
       stationMoves: 1,
       toolFetches: 1,
+      jumps: 0,
       objective: 23 + 5 + 1 + 0.25,
     });
     expect(best(problem).costs.objective).toBe(29.25);

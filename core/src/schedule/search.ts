@@ -103,6 +103,7 @@ export class Search {
         urgent: chance(5),
         busy: chance(3),
         tools: chance(1),
+        alike: chance(3),
         chance: chance(2),
       };
       this.mark(new Set());

@@ -14,16 +14,18 @@ export interface Rule {
   readonly busy: number;
   /** Its tools were used for the last one. */
   readonly tools: number;
+  /** It is the next in the row of the last one. */
+  readonly alike: number;
   /** Chance, up to this much. */
   readonly chance: number;
 }
 
 /** Rules that each make one good beginning. */
 export const RULES: readonly Rule[] = [
-  { stay: 4, height: 10, urgent: 1, busy: 2, tools: 0.5, chance: 0 },
-  { stay: 4, height: 10, urgent: 0, busy: 0, tools: 1, chance: 0 },
-  { stay: 1, height: 6, urgent: 5, busy: 0, tools: 0, chance: 0 },
-  { stay: 0, height: 2, urgent: 1, busy: 0, tools: 0, chance: 0 },
+  { stay: 4, height: 10, urgent: 1, busy: 2, tools: 0.5, alike: 2, chance: 0 },
+  { stay: 4, height: 10, urgent: 0, busy: 0, tools: 1, alike: 2, chance: 0 },
+  { stay: 1, height: 6, urgent: 5, busy: 0, tools: 0, alike: 0.5, chance: 0 },
+  { stay: 0, height: 2, urgent: 1, busy: 0, tools: 0, alike: 0, chance: 0 },
 ];
 
 /** Minutes of the longest chain of work from the beginning of each task, by index. */
@@ -35,6 +37,12 @@ export function tailsOf(net: TaskNet): Float64Array {
     tails[task.index] = longest + task.minutes;
   }
   return tails;
+}
+
+/** How well `task` goes on from `last`: 1 for the next in its row, less the farther along, least for going back. */
+function nextInRow(last: Task | undefined, task: Task): number {
+  if (last?.line !== task.line) return 0;
+  return task.inLine < last.inLine ? 0.5 : 1 / (1 + 0.01 * (task.inLine - last.inLine));
 }
 
 /** An order of the tasks by `rule`: of those that could come next, always the one the rule thinks most of. */
@@ -54,6 +62,7 @@ export function orderBy(net: TaskNet, rule: Rule, random: RandomGenerator): read
       (rule.urgent * (tails[task.index] ?? 0)) / longest +
       (rule.busy * (workAt.get(task.station) ?? 0)) / work +
       (task.tools.some((tool) => last?.tools.includes(tool)) ? rule.tools : 0) +
+      rule.alike * nextInRow(last, task) +
       (rule.chance === 0 ? 0 : rule.chance * uniformFloat64(random))
     );
   };

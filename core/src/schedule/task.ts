@@ -26,10 +26,15 @@ export interface Task {
   readonly station: number;
   /** Everybody else stops for it: hold points, and whatever hangs in the air. */
   readonly exclusive: boolean;
+  /** Only time that passes: it takes no room and keeps nobody, and the machine may be moved meanwhile. */
+  readonly waiting: boolean;
   readonly load?: Load;
   readonly notBefore: number;
   readonly stage: number;
   readonly tools: readonly number[];
+  /** Which line it belongs to, and its place in it; steps that belong with nothing have a line of their own. */
+  readonly line: number;
+  readonly inLine: number;
   /** What it sets in motion, and what hands are at during it, as bits by the list of what may move. */
   readonly moves: number;
   readonly at: number;
@@ -91,16 +96,14 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
   const people = crew.hands.length;
   if (people === 0) throw new RangeError('A plan needs at least one person.');
   const toolNumbers = new Map<string, number>();
-  const numbered = (tool: string) => {
-    const number = toolNumbers.get(tool) ?? toolNumbers.size;
-    toolNumbers.set(tool, number);
-    return number;
-  };
+  const numbered = numbering(toolNumbers);
+  const lineNumber = numbering(new Map());
   const words = (operations.length + 31) >>> 5;
   const tasks = operations.map((operation, index): Draft => {
     const { id, minutes, station, tools } = operation;
     const load = problem.load?.get(id);
-    const hands = problem.outside?.has(id) === true ? 0 : operation.hands;
+    const waiting = operation.kind === 'wait';
+    const hands = waiting || problem.outside?.has(id) === true ? 0 : operation.hands;
     return {
       index,
       operation,
@@ -109,10 +112,13 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
       handsShort: Math.max(0, hands - people),
       station: STATIONS.indexOf(station),
       exclusive: stopsEverybody(operation),
+      waiting,
       ...(load ? { load } : {}),
       notBefore: problem.notBefore?.get(id) ?? 0,
       stage: problem.stages?.get(id) ?? 0,
       tools: [...new Set(tools)].map(numbered),
+      line: lineNumber(problem.lines?.get(id)?.line ?? id),
+      inLine: problem.lines?.get(id)?.place ?? 0,
       moves: bitsOf(operation.moves),
       at: bitsOf(operation.at),
       then: undefined,
@@ -149,6 +155,15 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
   };
 }
 
+/** Gives names their numbers, in the order they come up. */
+function numbering(numbers: Map<string, number>): (name: string) => number {
+  return (name) => {
+    const number = numbers.get(name) ?? numbers.size;
+    numbers.set(name, number);
+    return number;
+  };
+}
+
 /** Bits of what may move, by its place in the list. */
 function bitsOf(moving: Operation['moves'] = []): number {
   return moving.reduce((bits, one) => bits | (1 << MOVING.indexOf(one)), 0);
@@ -165,6 +180,7 @@ function withRuns({ runs = [], precedence, stages }: SchedulingProblem): {
   const edges: Precedence[] = [...precedence];
   const stage = (id: OperationId) => stages?.get(id) ?? 0;
   const kept = runs.filter(({ first, then }) => {
+    if (!edges.some(({ before, after }) => after === then && before !== first)) return true;
     // Looked at anew for each: what keeps one run together is an order for the next.
     const graph = precedenceGraph(edges);
     const behind = descendantsOf(first, graph);

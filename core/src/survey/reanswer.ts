@@ -31,6 +31,7 @@ export function reanswered(map: ConnectionMap, template: Template, before: Choic
   const connections = carry(map.connections, from.connections, to.connections).filter(({ between }) =>
     between.every((end) => partIds.has(end)),
   );
+  const chores = carry(map.chores ?? [], from.chores ?? [], to.chores ?? []);
   return {
     ...map,
     parts,
@@ -39,5 +40,7 @@ export function reanswered(map: ConnectionMap, template: Template, before: Choic
     circuits: carry(map.circuits, from.circuits, to.circuits),
     routes: carry(map.routes, from.routes, to.routes),
     powerpacks: carry(map.powerpacks, from.powerpacks, to.powerpacks),
+    checks: carry(map.checks, from.checks, to.checks),
+    ...(chores.length > 0 ? { chores } : {}),
   };
 }

@@ -3,11 +3,14 @@ import { effectOf } from '../map-edit/index.js';
 import { workOf } from '../work/index.js';
 import { decisionAt, interfacesOf, minutesFor, pullListOf, sumOf, swapWork, type Decisions } from './index.js';
 
-const host = { map: usualMap('longitudinal-manual'), powerpack: 'engine-with-gearbox' };
+const host = {
+  map: compose(templateOf('longitudinal-manual'), { fuel: 'diesel-rail', boost: 'turbo' }),
+  powerpack: 'engine-with-gearbox',
+};
 const likeHost = { ...host };
 const donor = { map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox' };
 const petrol = {
-  map: compose(templateOf('longitudinal-manual'), { fuel: 'petrol-port', boost: 'none' }),
+  map: compose(templateOf('longitudinal-manual'), { fuel: 'petrol-port', boost: 'none', throttle: 'electronic' }),
   powerpack: 'engine-with-gearbox',
 };
 const at = (id: string, other = donor) => interfacesOf(host, other).find((one) => one.id === id);

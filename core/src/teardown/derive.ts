@@ -15,6 +15,7 @@ import {
   type PartId,
   type StepSpec,
 } from '../connection-map/index.js';
+import { choreEdges, choreOperation, choresFor, deedsOut } from './chores.js';
 import {
   openingTitle,
   operationId,
@@ -64,8 +65,16 @@ export function holdPointOperation(
 export function teardownOf(plan: JobPlan): Teardown {
   const { map } = plan;
   const required = requirementsOf(plan);
-  const operations = [...stripOperations(plan, required), ...liftOperations(plan)];
-  const basic = [...accessEdges(map, required), ...partEdges(map, required), ...conditionEdges(plan, required)];
+  const work = [...stripOperations(plan, required), ...liftOperations(plan)];
+  const steps = deedsOut(new Set(work.map(({ id }) => id)), (condition) => establishing(map, condition));
+  const chores = choresFor(plan, required, 'out', steps);
+  const operations = [...chores.map(choreOperation), ...work];
+  const basic = [
+    ...accessEdges(map, required),
+    ...partEdges(map, required),
+    ...conditionEdges(plan, required),
+    ...choreEdges(chores, steps),
+  ];
   refuseLoops(operations, basic, map);
   const { hanging, edges } = planHeldTo(plan, 3)
     ? hangingParts(map, partsIn(map, required.removed.keys()), operations, basic)
@@ -77,7 +86,11 @@ export function teardownOf(plan: JobPlan): Teardown {
   ];
   const withLoad = [...inHand, ...loadPathEdges(map, required, operations, inHand)];
   const precedence = [...withLoad, ...holdPointEdges(plan, required, operations, withLoad)];
-  return { ...required, operations, precedence, hanging, because: reasonsToExist(map, required) };
+  const because = new Map([
+    ...reasonsToExist(map, required),
+    ...chores.map(({ id, why }) => [operationId.chore(id), why] as const),
+  ]);
+  return { ...required, operations, precedence, hanging, because };
 }
 
 /** The parts called `ids`, in their order. */
@@ -148,7 +161,7 @@ function stripOperations(plan: JobPlan, required: Requirements): readonly Operat
     return removal ? [{ ...removal, id: operationId.remove(id), phase: 'strip', kind: 'remove', part: id }] : [];
   });
   const madeSafe = holdPointOperation(map, 'made-safe', 'strip', {
-    station: 'bay-top',
+    station: reachOf(map, { station: 'bay-top' }).length > 0 ? 'front' : 'bay-top',
     // Chocks and brakes are looked at before it leaves its wheels.
     height: planHeldTo(plan, 3) ? 'ground' : 'either',
     cautions: ['battery', 'fuel'],
@@ -262,6 +275,7 @@ function openBayEdges(
         (one) =>
           one.phase === 'strip' &&
           one.kind !== 'hold-point' &&
+          one.kind !== 'wait' &&
           ['bay-top', removal?.station].includes(one.station) &&
           one.id !== off &&
           !first.has(one.id) &&

@@ -6,6 +6,8 @@
  */
 export { teardownOf, holdPointOperation, refuseLoops, type Teardown } from './derive.js';
 export * from './operation.js';
+export { choreEdges, choreOperation, choresFor, type DeedSteps } from './chores.js';
+export { isForJob } from './scope.js';
 export { ancestorsOf, descendantsOf, findLoop, precedenceGraph, type PrecedenceGraph } from './precedence-graph.js';
 export { motionOf, type Motion } from './motion.js';
 export { hangingParts, type Hanging, type Run } from './runs.js';

@@ -34,6 +34,8 @@ export function phasesOf(half: Half): readonly WorkPhase[] {
 export type OperationKind =
   | 'make-safe'
   | 'support'
+  | 'prepare'
+  | 'wait'
   | 'drain'
   | 'disconnect'
   | 'remove'
@@ -101,6 +103,7 @@ export const operationId = {
   fill: (circuit: CircuitId): OperationId => `fill:${circuit}`,
   release: (condition: ConditionId): OperationId => `release:${condition}`,
   check: (step: string): OperationId => `check:${step}`,
+  chore: (chore: string): OperationId => `do:${chore}`,
 } as const;
 
 const VERBS: Readonly<Record<ConnectionKind, { readonly open: string; readonly close: string }>> = {
@@ -109,7 +112,7 @@ const VERBS: Readonly<Record<ConnectionKind, { readonly open: string; readonly c
   hose: { open: 'Pull off', close: 'Push on and clamp' },
   pipe: { open: 'Undo', close: 'Connect' },
   cable: { open: 'Unhook', close: 'Hook up' },
-  ground: { open: 'Unbolt', close: 'Bolt on bright metal' },
+  ground: { open: 'Unbolt', close: 'Bolt up' },
   linkage: { open: 'Disconnect', close: 'Connect' },
   shaft: { open: 'Part', close: 'Join' },
   clip: { open: 'Unclip', close: 'Clip in' },
@@ -117,14 +120,33 @@ const VERBS: Readonly<Record<ConnectionKind, { readonly open: string; readonly c
   clamp: { open: 'Loosen', close: 'Clamp' },
 };
 
+/** What is done to what a joint is really held with, where that is not what its kind is usually held with. */
+const BY_FASTENER: readonly {
+  readonly kind: ConnectionKind;
+  readonly held: RegExp;
+  readonly open: string;
+  readonly close: string;
+}[] = [
+  { kind: 'cable', held: /pinch screw|knurled|barrel/, open: 'Disconnect', close: 'Connect' },
+  { kind: 'cable', held: /\bM\d|\bnut\b|\bbolt\b/, open: 'Unbolt', close: 'Bolt on' },
+  { kind: 'hose', held: /union|banjo/, open: 'Undo', close: 'Connect' },
+  { kind: 'clip', held: /screw/, open: 'Unscrew', close: 'Screw on' },
+  { kind: 'clamp', held: /\bM\d|T bolt/, open: 'Undo', close: 'Clamp' },
+];
+
+function verbsFor({ kind, fasteners }: Connection): { readonly open: string; readonly close: string } {
+  const own = BY_FASTENER.find((one) => one.kind === kind && fasteners.some(({ what }) => one.held.test(what)));
+  return own ?? VERBS[kind];
+}
+
 /** What a person is told to do to open `connection`. */
-export function openingTitle({ kind, name }: Connection): string {
-  return `${VERBS[kind].open} ${name}`;
+export function openingTitle(connection: Connection): string {
+  return `${verbsFor(connection).open} ${connection.name}`;
 }
 
 /** What a person is told to do to close `connection` again. */
-export function closingTitle({ kind, name }: Connection): string {
-  return `${VERBS[kind].close} ${closingName(name)}`;
+export function closingTitle(connection: Connection): string {
+  return `${verbsFor(connection).close} ${closingName(connection.name)}`;
 }
 
 /** How a joint is spoken of when it is put together: what came from somewhere goes onto it. */

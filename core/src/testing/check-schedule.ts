@@ -13,6 +13,7 @@ export function wrongWith(problem: SchedulingProblem, { steps, costs }: Schedule
     const [first, then] = [byId.get(before), byId.get(after)];
     if (first && then && then.startMin < first.endMin - CLOSE) wrong.push(`${after} begins before ${before} is done`);
   }
+  const waits = ({ operation }: ScheduledStep) => operation.kind === 'wait';
   const overlap = (one: ScheduledStep, other: ScheduledStep) =>
     one.startMin < other.endMin - CLOSE && other.startMin < one.endMin - CLOSE;
   const stops = ({ operation }: ScheduledStep) => ['hold-point', 'lift', 'lower'].includes(operation.kind);
@@ -25,6 +26,10 @@ export function wrongWith(problem: SchedulingProblem, { steps, costs }: Schedule
       wrong.push(`${operation.id} takes the wrong time`);
     if (startMin < (problem.notBefore?.get(operation.id) ?? 0) - CLOSE) wrong.push(`${operation.id} begins too early`);
     if (new Set(people).size !== people.length) wrong.push(`${operation.id} has somebody twice`);
+    if (waits(one)) {
+      if (people.length > 0) wrong.push(`somebody stands by during ${operation.id}`);
+      return;
+    }
     const free = operation.height === 'either' || problem.load !== undefined;
     if (!free && operation.height !== one.height) wrong.push(`${operation.id} at the wrong height`);
     if (problem.outside?.has(operation.id) !== true && people.length < Math.min(operation.hands, 1))
@@ -33,7 +38,7 @@ export function wrongWith(problem: SchedulingProblem, { steps, costs }: Schedule
       for (const { fromMin, untilMin = Infinity } of crew.hands.find((hand) => hand.name === name)?.away ?? [])
         if (startMin < untilMin - CLOSE && endMin > fromMin + CLOSE)
           wrong.push(`${name} is away during ${operation.id}`);
-    for (const other of steps.slice(index + 1)) {
+    for (const other of steps.slice(index + 1).filter((later) => !waits(later))) {
       if (overlap(one, other)) {
         if (people.some((name) => other.people.includes(name)))
           wrong.push(`somebody does ${operation.id} and ${other.operation.id} at once`);
@@ -61,7 +66,7 @@ export function wrongWith(problem: SchedulingProblem, { steps, costs }: Schedule
   if (Math.abs(last - costs.finishMin) > CLOSE) wrong.push(`it finishes at ${last}, not ${costs.finishMin}`);
   let height = problem.height;
   let changes = 0;
-  for (const step of steps) {
+  for (const step of steps.filter((one) => !waits(one))) {
     if (step.height !== height) changes += 1;
     height = step.height;
   }

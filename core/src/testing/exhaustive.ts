@@ -29,6 +29,9 @@ export function exhaustiveOptimum({ operations, precedence, crew, height, runs =
     const [here, there] = [operations[one], operations[other]];
     return (here?.moves ?? []).some((moving) => [...(there?.at ?? []), ...(there?.moves ?? [])].includes(moving));
   };
+  /** When next to begin anything: as something ends, or, where a run is timed by its second step, at any minute. */
+  const later = (now: number, ends: readonly number[]) =>
+    runs.length > 0 ? now + 1 : Math.min(...ends.filter((end) => end > now));
   const room = (station: string) => (crew.cramped.some((place) => place === station) ? 1 : 2);
   const most =
     operations.reduce((sum, { minutes }) => sum + minutes.likely, 0) + operations.length * crew.moveMachineMin;
@@ -81,12 +84,10 @@ export function exhaustiveOptimum({ operations, precedence, crew, height, runs =
       const next = ends.map((end, place) =>
         begun.includes(place) ? now + (operations[place]?.minutes.likely ?? 0) : end,
       );
-      walk(Math.min(...next.filter((end) => end > now)), next, stands, busyUntil, changes);
-      // Others may begin before the first of these ends only where something else ends: covered by beginning together.
+      walk(later(now, next), next, stands, busyUntil, changes);
     }
     if (due.length > 0) return;
-    if (running.length > 0)
-      walk(Math.min(...running.map((place) => ends[place] ?? now)), ends, stands, busyUntil, changes);
+    if (running.length > 0) walk(later(now, ends), ends, stands, busyUntil, changes);
     else
       walk(
         now + crew.moveMachineMin,

@@ -2,7 +2,14 @@
  * The whole work of one job as one graph: the way out and the way back together, so that ledger, schedule and screens
  * all ask the same question of the same edges. Built once for a plan and again when a connection is found.
  */
-import { crossing, type Connection, type ConnectionId, type JobPlan, type PartId } from '../connection-map/index.js';
+import {
+  crossing,
+  planHeldTo,
+  type Connection,
+  type ConnectionId,
+  type JobPlan,
+  type PartId,
+} from '../connection-map/index.js';
 import { refitOf, type Refit } from '../refit/index.js';
 import {
   motionOf,
@@ -71,8 +78,25 @@ function derived(whole: JobPlan): Work {
     lump: teardown.lump,
     boundary: crossing(whole.map.connections, teardown.lump),
     because: teardown.because,
-    runs: runsOf(teardown, refit),
+    runs: planHeldTo(whole, 3) ? [...torqueRuns(refit, precedence), ...runsOf(teardown, refit)] : [],
   };
+}
+
+/**
+ * Whoever closes a joint goes on to its torque, unless that has to wait: for others of its group, for a joint that comes
+ * before it, for the machine to stand otherwise, or for fewer hands.
+ */
+function torqueRuns({ operations }: Refit, precedence: readonly Precedence[]): readonly Run[] {
+  const byId = new Map(operations.map((operation) => [operation.id, operation]));
+  const waits = new Map<OperationId, Set<OperationId>>();
+  for (const { before, after } of precedence) waits.set(after, (waits.get(after) ?? new Set()).add(before));
+  return operations.flatMap(({ id, kind, connection, hands, height }): Run[] => {
+    const close = byId.get(operationId.close(connection ?? ''));
+    if (kind !== 'torque' || !close || close.hands !== hands || close.height !== height) return [];
+    const before = waits.get(close.id) ?? new Set();
+    const more = [...(waits.get(id) ?? [])].filter((one) => one !== close.id && !before.has(one));
+    return more.length === 0 ? [{ first: close.id, then: id }] : [];
+  });
 }
 
 /** A heavy part is let down by whoever undoes its last fastener, and whoever sets it in place puts that one in. */

@@ -1,8 +1,8 @@
 /** Body on a frame, engine lengthwise, gearbox with a transfer box, both axles driven. */
-import { nose } from '../author.js';
+import { behind, nose } from '../author.js';
 import { lengthwiseRoutes } from '../longitudinal/ways-out.js';
 import { airPath, brakeVacuum } from '../systems/air.js';
-import { batteryAndLoom } from '../systems/battery-and-loom.js';
+import { batteryAndLoom, bothParted } from '../systems/battery-and-loom.js';
 import { coolant, engineOil, heaterHoses, oilCooler, radiator } from '../systems/cooling.js';
 import { diesel } from '../systems/diesel.js';
 import { driveBelt, refrigerant, steeringPump } from '../systems/driven-by-belt.js';
@@ -18,6 +18,10 @@ import { engineHeld, engineOnStand, gearboxOnJack, onTheHoist } from '../systems
 import { offer, type Template } from '../template.js';
 import { ladderFrame } from './frame.js';
 import { transferBox, transferOil } from './transfer.js';
+import { coolAndSoak } from '../systems/heat-and-rust.js';
+import { oilChange } from '../systems/oil-change.js';
+import { cleanBay, coveredPaint } from '../systems/paint-and-bay.js';
+import { clutchWork } from '../systems/clutch-work.js';
 
 export const frameFourWheelDrive: Template = {
   layout: 'frame-four-wheel-drive',
@@ -64,6 +68,11 @@ export const frameFourWheelDrive: Template = {
     propellerShaft,
     transferBox,
     ladderFrame,
+    coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], { behind: ['heat-shield'] }),
+    oilChange({ plugNm: 40, spanner: '19 mm spanner' }),
+    coveredPaint,
+    cleanBay,
+    clutchWork,
     {
       conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld, engineOnStand],
       circuits: [
@@ -81,8 +90,8 @@ export const frameFourWheelDrive: Template = {
       name: 'the rear propeller shaft at the transfer box',
       access: [],
     },
-    'engine-ground': { access: [{ removed: 'skid-plate', why: 'The skid plate covers it.' }] },
-    'starter-cable': { access: [{ removed: 'skid-plate', why: 'The starter is above the skid plate.' }] },
+    'engine-ground': { access: [behind('skid-plate', 'The skid plate covers it.'), bothParted] },
+    'starter-cable': { access: [behind('skid-plate', 'The starter is above the skid plate.'), bothParted] },
     'lower-hose': { access: [{ removed: 'skid-plate', why: 'The skid plate covers it.' }] },
     'oil-cooler-lines': { access: [{ removed: 'skid-plate', why: 'The skid plate covers the filter head.' }] },
     'transfer-bolts': { circuit: 'transfer-oil' },
@@ -103,7 +112,7 @@ export const frameFourWheelDrive: Template = {
   holdPoints: [
     madeSafe,
     preLift,
-    preLower({ id: 'clutch', words: 'Clutch disc the right way round and centred' }),
+    preLower({ id: 'clutch', words: 'Clutch or damper: the right way round and centred' }),
     preStart,
   ],
   checks: looks('coolant'),

@@ -115,6 +115,7 @@ export const transferOil: Circuit = {
   id: 'transfer-oil',
   name: 'Transfer box oil',
   fluid: 'gear oil',
+  grade: 'by the maker’s number, 75W-90 as a rule',
   capacityL: 1.9,
   drainsL: 1.7,
   drain: {

@@ -13,8 +13,13 @@ import { propellerShaft } from '../systems/shafts.js';
 import { gearboxOnJack, heavyEngineHeld } from '../systems/supports.js';
 import { gearboxDown, gearboxUp } from '../systems/ways.js';
 import { offer, type Template } from '../template.js';
+import { HEAVIER, HEAVIER_PARTS } from './heavier.js';
 import { driveAndMounts } from './drive-and-mounts.js';
 import { underTheCab } from './under-the-cab.js';
+import { coolAndSoak } from '../systems/heat-and-rust.js';
+import { oilChange } from '../systems/oil-change.js';
+import { cleanBay } from '../systems/paint-and-bay.js';
+import { clutchWork } from '../systems/clutch-work.js';
 
 const gantry = { tools: ['gantry crane', 'spreader beam'] } as const;
 const up = [
@@ -78,7 +83,7 @@ export const heavyTiltCab: Template = {
   look: 'The cab tips over the engine, air tanks and batteries on the frame',
   bay: 'front',
   body: 'body',
-  always: { steering: 'manual', hybrid: 'no', canister: 'no' },
+  always: { steering: 'manual', hybrid: 'no', canister: 'no', clutch: 'hydraulic' },
   options: [
     offer('fuel', ['diesel-rail', 'diesel-mechanical']),
     offer('boost', ['turbo', 'none']),
@@ -106,43 +111,36 @@ export const heavyTiltCab: Template = {
     propellerShaft,
     underTheCab,
     driveAndMounts,
+    coolAndSoak(['flex-clamp-turbo', 'flex-clamp-box']),
+    oilChange({ plugNm: 60, spanner: '24 mm spanner' }),
+    cleanBay,
+    clutchWork,
     {
       conditions: [gearboxOnJack, heavyEngineHeld],
       circuits: [
         coolant({ capacityL: 48, drainsL: 38 }),
-        engineOil({ capacityL: 34, drainsL: 32 }),
-        gearboxOil({ capacityL: 12, drainsL: 11 }),
+        engineOil({ capacityL: 34, drainsL: 32 }, 'heavy duty 10W-40 by the maker’s approval'),
+        gearboxOil({ capacityL: 12, drainsL: 11 }, 'long-life gear oil 75W-85 by the maker’s number'),
       ],
     },
   ],
   without: ['clutch-cylinder', 'clutch-cable', 'control-unit'],
   changes: {
+    ...HEAVIER,
     'battery-negative': { station: 'wheel-left' },
     'battery-link': { station: 'wheel-left' },
-    'upper-hose': { needs: ['cab-tilted'] },
+    'upper-hose': { ...HEAVIER['upper-hose'], needs: ['cab-tilted'] },
     'alternator-cable': { needs: ['cab-tilted', 'battery-isolated'] },
-    'intake-duct': { needs: ['cab-tilted'] },
-    'charge-hose-cold': { needs: ['cab-tilted'] },
+    'intake-duct': { ...HEAVIER['intake-duct'], needs: ['cab-tilted'] },
+    'charge-hose-cold': { ...HEAVIER['charge-hose-cold'], needs: ['cab-tilted'] },
     'fuel-feed': { needs: ['cab-tilted', 'fuel-depressurised', 'battery-isolated'] },
     'fuel-return': { needs: ['cab-tilted', 'fuel-depressurised', 'battery-isolated'] },
     'injection-feed': { needs: ['cab-tilted', 'fuel-closed', 'battery-isolated'] },
     'injection-return': { needs: ['cab-tilted', 'fuel-closed', 'battery-isolated'] },
     'air-delivery': { needs: ['cab-tilted', 'air-released'] },
-    'prop-front': { access: [] },
+    'prop-front': { ...HEAVIER['prop-rear'], access: [] },
   },
-  partChanges: {
-    gearbox: { massKg: 285 },
-    flywheel: { massKg: 62 },
-    battery: { massKg: 55, zone: 'bay-left' },
-    'battery-second': { massKg: 55, zone: 'bay-left' },
-    radiator: { massKg: 46 },
-    'charge-cooler': { massKg: 24 },
-    starter: { massKg: 14 },
-    turbo: { massKg: 24 },
-    propshaft: { massKg: 48 },
-    'rear-axle': { massKg: 780 },
-    airbox: { massKg: 16, zone: 'bay-rear' },
-  },
+  partChanges: HEAVIER_PARTS,
   onItsWheels: true,
   powerpacks: [
     { id: 'engine-with-gearbox', name: 'Engine with gearbox', roots: ['engine', 'gearbox'] },
@@ -187,8 +185,9 @@ export const heavyTiltCab: Template = {
       ...preLift,
       confirmations: [...preLift.confirmations, { id: 'cab-lock', words: 'Cab lock looked at again, prop in' }],
     },
-    preLower({ id: 'clutch', words: 'Clutch disc the right way round and centred' }),
+    preLower({ id: 'clutch', words: 'Clutch or damper: the right way round and centred' }),
     preStart,
   ],
-  checks: looks('coolant'),
+  // Cab down again, the top of the engine is out of reach.
+  checks: looks('coolant').map((look) => (look.station === 'bay-top' ? { ...look, station: 'front' } : look)),
 };

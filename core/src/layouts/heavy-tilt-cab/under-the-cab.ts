@@ -31,6 +31,7 @@ export const underTheCab: Piece = {
       removal: removal('Lift the intake stack off', top, [2, 4, 10], { hands: 2, cautions: ['heavy'] }),
     }),
     part('engine-tunnel', 'sound panels round the engine', 'bay-top', 'body', {
+      coversBay: true,
       massKg: 12,
       removal: removal('Lift the sound panels out', top, [2, 4, 8]),
     }),
@@ -51,7 +52,7 @@ export const underTheCab: Piece = {
     }),
   ],
   connections: [
-    body.bolted('panel-clips', 'the sound panels', ['engine-tunnel', 'body'], top, [3, 6, 12], {
+    body.bolted('panel-clips', 'the sound panels round the engine', ['engine-tunnel', 'body'], top, [3, 6, 12], {
       ...tilted,
       tools: ['13 mm ratchet'],
       set: { count: 10, what: 'M8×1.25 × 20, 13 mm' },
@@ -93,14 +94,14 @@ export const underTheCab: Piece = {
       set: { count: 4, what: 'M18×1.5 × 90, 27 mm' },
       nm: 380,
     }),
-    fuel.hose('tank-feed', 'the fuel feed from the chassis tank', ['engine', 'fuel-tank'], top, [2, 4, 10], {
+    fuel.hose('tank-feed', 'the tank feed at the engine', ['engine', 'fuel-tank'], top, [2, 4, 10], {
       needs: ['cab-tilted', 'tank-closed', 'battery-isolated'],
       tools: ['22 mm spanner', 'plugs and caps', 'rags'],
       set: { count: 1, what: 'M18×1.5 union, 22 mm' },
       tip: 'The tank stands higher than you think: plug it at once.',
       nm: 40,
     }),
-    fuel.hose('tank-return', 'the fuel return to the chassis tank', ['engine', 'fuel-tank'], top, [2, 3, 8], {
+    fuel.hose('tank-return', 'the tank return at the engine', ['engine', 'fuel-tank'], top, [2, 3, 8], {
       needs: ['cab-tilted', 'tank-closed', 'battery-isolated'],
       tools: ['19 mm spanner', 'plugs and caps'],
       set: { count: 1, what: 'M16×1.5 union, 19 mm' },
@@ -186,7 +187,7 @@ export const underTheCab: Piece = {
         set: { count: 2, what: 'M8×1.25 × 25, 13 mm' },
       },
     ),
-    connectionsOf('electrics', { needs: ['battery-isolated'] }).cable(
+    connectionsOf('electrics', { needs: ['battery-isolated'] }).plug(
       'chassis-loom',
       'the engine loom at the chassis box',
       ['loom', 'body'],
@@ -278,6 +279,7 @@ export const underTheCab: Piece = {
       id: 'steering-oil',
       name: 'Steering oil',
       fluid: 'steering oil',
+      grade: 'the maker’s own; kinds are never mixed',
       capacityL: 4.2,
       drainsL: 3,
       drain: {

@@ -18,6 +18,10 @@ import { engineHeld, engineOnStand, gearboxOnJack, onTheHoist } from '../systems
 import { offer, type Piece, type Template } from '../template.js';
 import { lengthwise } from './lengthwise.js';
 import { lengthwiseRoutes, powerpacks } from './ways-out.js';
+import { coolAndSoak } from '../systems/heat-and-rust.js';
+import { oilChange } from '../systems/oil-change.js';
+import { cleanBay, coveredPaint } from '../systems/paint-and-bay.js';
+import { clutchWork, converterWork } from '../systems/clutch-work.js';
 
 const around: readonly Piece[] = [
   batteryAndLoom,
@@ -39,7 +43,10 @@ const around: readonly Piece[] = [
   lengthwise,
   propellerShaft,
   bellHousing,
-  highVoltage,
+  coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], { behind: ['heat-shield'] }),
+  oilChange({ plugNm: 35, spanner: '17 mm spanner' }),
+  coveredPaint,
+  cleanBay,
   { conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld, engineOnStand] },
 ];
 
@@ -52,6 +59,7 @@ const common = {
     offer('throttle', ['electronic', 'cable'], 'cable'),
     offer('steering', ['hydraulic', 'electric', 'manual']),
     offer('refrigerant', ['swung-aside', 'opened', 'none']),
+    offer('hybrid', ['no', 'yes'], 'yes'),
     offer('fan', ['engine', 'electric']),
     offer('brakes', ['vacuum', 'own']),
     offer('exhaust', ['catalyst', 'plain']),
@@ -62,7 +70,6 @@ const common = {
     offer('undertray', ['yes', 'no']),
     offer('propshaft', ['two-piece', 'one-piece']),
     offer('voltage', ['12', '24']),
-    offer('hybrid', ['no', 'yes'], 'yes'),
   ],
   powerpacks,
   checks: looks('coolant'),
@@ -77,15 +84,18 @@ export const longitudinalAutomatic: Template = {
   pieces: [
     ...around,
     automaticGearbox,
+    highVoltage,
+    converterWork,
     {
       circuits: [
         coolant({ capacityL: 9.6, drainsL: 6.8 }),
         engineOil({ capacityL: 7.2, drainsL: 6.6 }),
-        gearboxOil({ capacityL: 8.4, drainsL: 4.2 }),
+        gearboxOil({ capacityL: 8.4, drainsL: 4.2 }, 'ATF by the maker’s number, no other'),
       ],
     },
   ],
-  routes: lengthwiseRoutes(['bell-housing', 'converter-bolts', 'gearbox-cooler-clip', 'starter-bolts']),
+  checks: looks('coolant', 'automatic'),
+  routes: lengthwiseRoutes(['bell-housing', 'converter-bolts', 'gearbox-cooler-clip', 'filler-tube', 'starter-bolts']),
   holdPoints: [madeSafe, preLift, preLower({ id: 'converter', words: 'Converter fully seated and held' }), preStart],
 };
 
@@ -94,12 +104,30 @@ export const longitudinalManual: Template = {
   layout: 'longitudinal-manual',
   name: 'Longitudinal front engine, manual, rear drive',
   look: 'Engine lengthwise, gear lever in the tunnel, shaft to the rear axle',
-  always: {},
-  options: [...common.options.slice(0, 5), offer('clutch', ['hydraulic', 'cable']), ...common.options.slice(5)],
+  always: { hybrid: 'no' },
+  options: [
+    offer('fuel', ['petrol-port', 'diesel-rail', 'petrol-direct', 'single-point', 'carburettor', 'diesel-mechanical']),
+    offer('boost', ['none', 'turbo'], 'turbo'),
+    offer('throttle', ['cable', 'electronic']),
+    offer('steering', ['hydraulic', 'electric', 'manual']),
+    offer('refrigerant', ['none', 'swung-aside', 'opened'], 'swung-aside'),
+    offer('clutch', ['hydraulic', 'cable']),
+    offer('fan', ['engine', 'electric']),
+    offer('brakes', ['vacuum', 'own']),
+    offer('exhaust', ['catalyst', 'plain']),
+    offer('gasReturn', ['no', 'yes'], 'yes'),
+    offer('canister', ['yes', 'no']),
+    offer('oilCooler', ['no', 'yes'], 'yes'),
+    offer('heater', ['yes', 'no']),
+    offer('undertray', ['no', 'yes'], 'yes'),
+    offer('propshaft', ['one-piece', 'two-piece'], 'two-piece'),
+    offer('voltage', ['12', '24']),
+  ],
   pieces: [
     ...around,
     manualGearbox,
     leverOnTop,
+    clutchWork,
     {
       circuits: [
         coolant({ capacityL: 8.2, drainsL: 6 }),
@@ -112,7 +140,7 @@ export const longitudinalManual: Template = {
   holdPoints: [
     madeSafe,
     preLift,
-    preLower({ id: 'clutch', words: 'Clutch disc the right way round and centred' }),
+    preLower({ id: 'clutch', words: 'Clutch or damper: the right way round and centred' }),
     preStart,
   ],
 };

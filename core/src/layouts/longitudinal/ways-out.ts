@@ -39,6 +39,7 @@ const parted = [
   { connection: 'bell-housing', why: 'The gearbox leaves below, the engine above.' },
   { connection: 'converter-bolts', why: 'The converter leaves with the gearbox.' },
   { connection: 'gearbox-cooler-clip', why: 'The pipes go with the gearbox.' },
+  { connection: 'filler-tube', why: 'It goes with the gearbox.' },
   { connection: 'starter-bolts', why: 'Two of the housing bolts hold the starter.' },
 ];
 

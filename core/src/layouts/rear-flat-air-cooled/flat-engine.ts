@@ -1,4 +1,17 @@
-import { after, behind, below, connectionsOf, doing, inside, onGround, part, removal, tail, top } from '../author.js';
+import {
+  after,
+  behind,
+  below,
+  chore,
+  connectionsOf,
+  doing,
+  inside,
+  onGround,
+  part,
+  removal,
+  tail,
+  top,
+} from '../author.js';
 import type { Piece } from '../template.js';
 import { loomPlug } from '../systems/battery-and-loom.js';
 
@@ -101,11 +114,11 @@ export const flatEngine: Piece = {
       set: { count: 1, what: 'paper hose clamp' },
     }),
     heating.hose('heat-duct-left', 'the left heat duct at the valve', ['heat-valves', 'body'], below, [2, 4, 10], {
-      tools: ['flat driver'],
+      tools: ['7 mm socket'],
       set: { count: 1, what: 'worm clamp 60–80, 7 mm' },
     }),
     heating.hose('heat-duct-right', 'the right heat duct at the valve', ['heat-valves', 'body'], below, [2, 4, 10], {
-      tools: ['flat driver'],
+      tools: ['7 mm socket'],
       set: { count: 1, what: 'worm clamp 60–80, 7 mm' },
     }),
     heating.cable('heater-cable-left', 'the left heater cable', ['heat-valves', 'heater-cables'], below, [2, 4, 15], {
@@ -202,13 +215,13 @@ export const flatEngine: Piece = {
       nm: 30,
     }),
     mounts.bolted('bearer-engine', 'the engine at the rear bearer', ['engine', 'bearer'], below, [3, 6, 15], {
-      tools: ['17 mm ratchet'],
+      tools: ['13 mm ratchet'],
       set: { count: 4, what: 'M8×1.25 × 25, 13 mm' },
       carriesLoad: true,
       nm: 22,
     }),
     mounts.bolted('bearer-body', 'the rear bearer at the body', ['bearer', 'body'], below, [3, 6, 15], {
-      tools: ['17 mm ratchet'],
+      tools: ['17 mm ratchet', '17 mm spanner'],
       set: { count: 2, what: 'M10×1.5 × 60, 17 mm, locking nut', singleUse: true },
       carriesLoad: true,
       access: [after('bearer-engine', 'The engine is parted from it first.', 'load path')],
@@ -316,11 +329,27 @@ export const flatEngine: Piece = {
       released: doing('Let the jack down and draw it out', below, [2, 4, 8], { cautions: ['under-load'] }),
     },
   ],
+  chores: [
+    chore(
+      'oil-strainer',
+      'back',
+      doing('Clean the oil strainer and fit it with new gaskets, cap nuts 7 N·m', below, [5, 10, 20], {
+        tools: ['10 mm ratchet', 'torque wrench', 'new gaskets'],
+        tip: 'Gasket, strainer, gasket, plate. The studs tear out of the case before the nut feels tight.',
+      }),
+      {
+        why: 'It is the only filter there is.',
+        after: [],
+        before: [{ circuit: 'engine-oil' }],
+      },
+    ),
+  ],
   circuits: [
     {
       id: 'engine-oil',
       name: 'Engine oil',
       fluid: 'oil',
+      grade: 'by the maker’s approval; single or multigrade for air cooling',
       capacityL: 3.5,
       drainsL: 2.9,
       when: { oilCooler: ['yes'] },

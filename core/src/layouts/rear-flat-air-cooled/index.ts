@@ -1,5 +1,5 @@
 /** A flat, air-cooled engine behind the rear axle, rolled out at the tail. */
-import { liftStep } from '../author.js';
+import { liftStep, tail } from '../author.js';
 import { airPath } from '../systems/air.js';
 import { batteryAndLoom } from '../systems/battery-and-loom.js';
 import { fuelShut } from '../systems/fuel-shut.js';
@@ -11,6 +11,9 @@ import { driveShafts } from '../systems/shafts.js';
 import { gearboxOnJack } from '../systems/supports.js';
 import { offer, type Template } from '../template.js';
 import { flatEngine } from './flat-engine.js';
+import { coolAndSoak } from '../systems/heat-and-rust.js';
+import { clutchWork } from '../systems/clutch-work.js';
+import { cleanBay } from '../systems/paint-and-bay.js';
 
 const jack = {
   station: 'rear',
@@ -46,6 +49,13 @@ export const rearFlatAirCooled: Template = {
     airPath,
     driveShafts,
     flatEngine,
+    coolAndSoak(['bumper-bolts'], {
+      where: tail,
+      called: 'bumper bolts',
+      hot: ['heat-duct-left', 'heat-duct-right', 'silencer-straps'],
+    }),
+    cleanBay,
+    clutchWork,
     { conditions: [gearboxOnJack], circuits: [gearboxOil({ capacityL: 3, drainsL: 2.7 })] },
   ],
   without: ['gearbox-ground', 'engine-ground', 'oil-level', 'knock-sensor', 'cam-sensor'],
@@ -162,7 +172,7 @@ export const rearFlatAirCooled: Template = {
   holdPoints: [
     madeSafe,
     preLift,
-    preLower({ id: 'clutch', words: 'Clutch disc the right way round and centred' }),
+    preLower({ id: 'clutch', words: 'Clutch or damper: the right way round and centred' }),
     preStart,
   ],
   checks: looks('air'),

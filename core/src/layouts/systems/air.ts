@@ -170,6 +170,26 @@ export const airPath: Piece = {
       when: { fuel: ['petrol-port', 'petrol-direct', 'single-point', 'diesel-rail'] },
       access: [underCover],
     }),
+    air.bolted('gas-pipe-bracket', 'the bracket of the hot gas pipe', ['gas-valve', 'gearbox'], top, [2, 4, 12], {
+      tools: ['13 mm ratchet', 'penetrant'],
+      cautions: ['eyes'],
+      set: { count: 2, what: 'M8×1.25 × 20, 13 mm' },
+      nm: 22,
+      back: 'Loose until valve and pipe are in line, or the pipe cracks.',
+    }),
+    connectionsOf('cooling').hose(
+      'gas-cooler-hose',
+      'the coolant hose of the exhaust-gas cooler at the expansion bottle',
+      ['gas-valve', 'expansion-bottle'],
+      top,
+      [1, 3, 6],
+      {
+        tools: ['hose clip pliers'],
+        circuit: 'coolant',
+        cautions: ['hot-coolant'],
+        set: { count: 1, what: 'spring band clip' },
+      },
+    ),
     air.bolted('gas-valve-bolts', 'the exhaust-gas valve', ['gas-valve', 'engine'], top, [5, 10, 25], {
       tools: ['10 mm ratchet'],
       set: { count: 4, what: 'M6×1.0 × 20, 10 mm' },

@@ -24,6 +24,11 @@ export function loomPlug(
 
 /** Under the engine cover: off before whatever lies there. */
 export const underCover = behind('engine-cover', 'It lies under the engine cover.');
+/** Of two batteries each burns by itself as long as the lead between them is on. */
+export const bothParted = after(
+  'battery-link',
+  'With two batteries the lead between them comes off too: each burns by itself.',
+);
 /** Above the undertray. */
 export const aboveTray = behind('undertray', 'The undertray covers it.');
 
@@ -38,6 +43,7 @@ export const batteryAndLoom: Piece = {
       when: { fuel: ['petrol-port', 'petrol-direct', 'single-point', 'diesel-rail'] },
     }),
     part('alternator', 'alternator', 'bay-left', 'electrics', {
+      when: { hybrid: ['no'] },
       massKg: 7,
       ridesWith: 'engine',
       removal: removal('Lift the alternator out', top, [1, 3, 8], {
@@ -45,6 +51,7 @@ export const batteryAndLoom: Piece = {
       }),
     }),
     part('starter', 'starter', 'under-front', 'electrics', {
+      when: { hybrid: ['no'] },
       massKg: 5,
       ridesWith: 'engine',
       removal: removal('Take the starter out', below, [1, 3, 8], {
@@ -95,13 +102,14 @@ export const batteryAndLoom: Piece = {
     electrics.ground('engine-ground', 'the engine ground strap', ['engine', 'body'], below, [2, 3, 8], {
       tools: ['13 mm ratchet', 'wire brush'],
       set: { count: 1, what: 'M8×1.25 × 20, 13 mm flange', note: 'toothed washer under the eye' },
-      access: [aboveTray],
+      access: [aboveTray, bothParted],
       nm: 20,
       back: 'Bright metal under the eye.',
     }),
     electrics.ground('gearbox-ground', 'the gearbox ground strap', ['gearbox', 'body'], below, [2, 3, 8], {
       tools: ['13 mm ratchet', 'wire brush'],
       set: { count: 1, what: 'M8×1.25 × 16, 13 mm flange' },
+      access: [bothParted],
       tip: 'Hidden above the gearbox mount, left side. The one that gets forgotten.',
       nm: 20,
       back: 'Bright metal under the eye.',
@@ -110,7 +118,7 @@ export const batteryAndLoom: Piece = {
       tools: ['13 mm ratchet', 'long extension'],
       cautions: ['battery'],
       set: { count: 1, what: 'M8 copper-faced nut, 13 mm' },
-      access: [behind('undertray', 'The starter is above the undertray.')],
+      access: [behind('undertray', 'The starter is above the undertray.'), bothParted],
       nm: 12,
       back: 'Rubber cap over the nut.',
     }),
@@ -127,6 +135,7 @@ export const batteryAndLoom: Piece = {
         tools: ['13 mm ratchet'],
         cautions: ['battery'],
         set: { count: 1, what: 'M8 nut, 13 mm' },
+        access: [bothParted],
         nm: 15,
         back: 'Cap over the nut; clear of the fan.',
       },
@@ -176,9 +185,17 @@ export const batteryAndLoom: Piece = {
     electrics.plug('loom-control-unit', 'the loom at the control unit', ['loom', 'control-unit'], inside, [2, 3, 6]),
     unpowered.bolted('control-unit-bracket', 'the control unit bracket', ['control-unit', 'body'], inside, [3, 5, 10], {
       tools: ['10 mm ratchet'],
-      set: { count: 3, what: 'M6×1.0 × 16, 10 mm' },
+      set: [
+        { count: 2, what: 'M6×1.0 × 16, 10 mm' },
+        { count: 1, what: 'M6 shear-head screw', note: 'holds the shield against theft', singleUse: true },
+      ],
+      tip: 'The head of the shield’s screw was sheared off: slot it, or a left-hand extractor.',
     }),
-    electrics.clip('loom-bulkhead', 'the loom grommet in the bulkhead', ['loom', 'body'], inside, [3, 6, 15]),
+    electrics.clip('loom-bulkhead', 'the loom grommet in the bulkhead', ['loom', 'body'], inside, [3, 6, 15], {
+      tools: ['trim fork'],
+      tip: 'Lip in from one side, then the loom through plug by plug, the widest first; tape their catches down.',
+      back: 'Fed through from the bay, the lip seated all round: water follows a loom.',
+    }),
     unpowered.bolted('alternator-bolts', 'the alternator', ['alternator', 'engine'], top, [5, 10, 25], {
       tools: ['16 mm ratchet'],
       set: { count: 2, what: 'M10×1.5 × 90, 16 mm' },

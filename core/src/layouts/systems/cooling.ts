@@ -1,4 +1,16 @@
-import { behind, below, connectionsOf, doing, inside, nose, onGround, part, removal, top } from '../author.js';
+import {
+  behind,
+  below,
+  connectionsOf,
+  doing,
+  inside,
+  nose,
+  onGround,
+  part,
+  removal,
+  top,
+  type Time,
+} from '../author.js';
 import type { Circuit } from '../../connection-map/index.js';
 import type { Piece } from '../template.js';
 import { aboveTray, loomPlug } from './battery-and-loom.js';
@@ -13,14 +25,23 @@ export interface Litres {
   readonly drainsL: number;
 }
 
+/** Minutes to pour or to catch: `time` for what an ordinary engine holds, and longer by the litre for more. */
+export function byTheLitre([low, likely, high]: Time, litres: number): Time {
+  const more = Math.max(0, litres - ORDINARY_L) * MINUTES_A_LITRE;
+  return [Math.round(low + more / 2), Math.round(likely + more), Math.round(high + more * 2)];
+}
+const ORDINARY_L = 10;
+const MINUTES_A_LITRE = 0.5;
+
 /** Coolant, drained at the radiator. */
 export const coolant = (litres: Litres): Circuit => ({
   id: 'coolant',
   name: 'Coolant',
   fluid: 'coolant',
+  grade: 'the maker’s kind, mixed half and half: down to −37 °C',
   ...litres,
   drain: {
-    ...doing('Drain the coolant', below, [6, 12, 20], {
+    ...doing('Drain the coolant', below, byTheLitre([6, 12, 20], litres.drainsL), {
       tools: ['drain tray', 'pliers'],
       cautions: ['hot-coolant'],
       tip: 'Cap off once it is cold. Measure what you catch: what is missing is still inside.',
@@ -28,9 +49,9 @@ export const coolant = (litres: Litres): Circuit => ({
     needs: [],
     access: [behind('undertray', 'The drain cock is above the undertray.')],
   },
-  fill: doing('Fill the coolant', onGround(top), [8, 15, 30], {
+  fill: doing('Fill the coolant', onGround(top), byTheLitre([8, 15, 30], litres.capacityL), {
     tools: ['raised funnel'],
-    tip: 'Slowly, heater hot, until the hoses are firm. It is topped up again after the first warm-up.',
+    tip: 'Slowly, heater turned to hot, until the hoses are firm. It is topped up again after the first warm-up.',
   }),
 });
 
@@ -160,22 +181,23 @@ export const heaterHoses: Piece = {
 };
 
 /** Engine oil, drained at the sump. */
-export const engineOil = (litres: Litres): Circuit => ({
+export const engineOil = (litres: Litres, grade = 'by the maker’s approval, multigrade 5W-30 as a rule'): Circuit => ({
   id: 'engine-oil',
   name: 'Engine oil',
   fluid: 'oil',
+  grade,
   ...litres,
   drain: {
-    ...doing('Drain the engine oil', below, [6, 10, 20], {
+    ...doing('Drain the engine oil', below, byTheLitre([6, 10, 20], litres.drainsL), {
       tools: ['drain tray', '17 mm spanner'],
       tip: 'Look for metal on the plug and in the tray.',
     }),
     needs: [],
     access: [behind('undertray', 'The plug is above the undertray.')],
   },
-  fill: doing('Fill the engine oil to the start level', onGround(top), [4, 6, 12], {
-    tools: ['funnel', 'new filter'],
-    tip: 'Fill the filter first. Again after the first run, when cooler and filter have drunk theirs.',
+  fill: doing('Fill the engine oil to the start level', onGround(top), byTheLitre([4, 6, 12], litres.capacityL), {
+    tools: ['funnel'],
+    tip: 'Again after the first run, when cooler and filter have drunk theirs.',
   }),
 });
 

@@ -108,6 +108,7 @@ export const diesel: Piece = {
     loomPlug('stop-solenoid', 'the stop solenoid', 'injection-pump', top),
     fuel.clamp('fuel-filter-clamp', 'the fuel filter clamp', ['fuel-filter', 'body'], top, [1, 2, 4], {
       cautions: [],
+      tools: ['10 mm ratchet'],
       set: { count: 1, what: 'M6×1.0 × 25, 10 mm' },
     }),
     fuel.bolted('pump-bolts', 'the high-pressure pump', ['high-pressure-pump', 'engine'], top, [5, 10, 25], {

@@ -1,4 +1,4 @@
-import { after, behind, below, connectionsOf, doing, nose, onGround, part, top } from '../author.js';
+import { after, behind, below, chore, connectionsOf, doing, nose, onGround, part, top } from '../author.js';
 import type { Piece } from '../template.js';
 import { aboveTray, loomPlug } from './battery-and-loom.js';
 
@@ -22,7 +22,6 @@ export const driveBelt: Piece = {
         tools: ['16 mm long spanner', 'paint marker'],
         cautions: ['spring'],
         access: [behind('fan-shroud', 'No room for the tensioner spanner with the shroud in.')],
-        tip: 'Draw its way round and mark its direction before it comes off.',
         back: 'By the drawing; every rib in its groove.',
       },
     ),
@@ -36,12 +35,25 @@ export const driveBelt: Piece = {
         when: { refrigerant: ['swung-aside'] },
         cautions: ['spring'],
         access: [after('belt-off', 'It is the same belt; the tension comes off at the steering pump.')],
-        tip: 'Draw its way round and mark its direction before it comes off.',
       },
     ),
     cooling.strap('belt-run', 'the drive belt on the crank pulley', ['drive-belt', 'engine'], nose, [2, 4, 10], {
       set: { count: 1, what: 'ribbed belt' },
     }),
+  ],
+  chores: [
+    chore(
+      'draw-belt',
+      'out',
+      doing('Photograph or draw the belt’s way round, mark its direction', nose, [1, 2, 4], {
+        tools: ['paint marker', 'lamp'],
+      }),
+      {
+        why: 'Off, nobody remembers which side of which pulley it ran.',
+        after: [{ part: 'fan-shroud' }],
+        before: ['belt-off', 'belt-compressor', 'belt-run'].map((connection) => ({ connection })),
+      },
+    ),
   ],
 };
 
@@ -125,7 +137,7 @@ export const refrigerant: Piece = {
       below,
       [4, 8, 20],
       {
-        tools: ['10 mm ratchet', 'plugs and caps'],
+        tools: ['13 mm ratchet', 'plugs and caps'],
         needs: ['refrigerant-recovered'],
         set: { count: 2, what: 'M8×1.25 × 30, 13 mm' },
         access: [aboveTray],

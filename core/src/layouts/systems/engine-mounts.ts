@@ -12,7 +12,7 @@ export const sideMounts = [
     [3, 6, 20],
     {
       hands: 2,
-      tools: ['18 mm ratchet', 'long extension', 'pry bar'],
+      tools: ['18 mm ratchet', '18 mm spanner', 'long extension', 'pry bar'],
       set: { count: 1, what: 'M12×1.5 × 70, 18 mm, locking nut', singleUse: true },
       carriesLoad: true,
       access: [
@@ -33,7 +33,7 @@ export const sideMounts = [
     [3, 6, 20],
     {
       hands: 2,
-      tools: ['18 mm ratchet', 'long extension', 'pry bar'],
+      tools: ['18 mm ratchet', '18 mm spanner', 'long extension', 'pry bar'],
       set: { count: 1, what: 'M12×1.5 × 70, 18 mm, locking nut', singleUse: true },
       carriesLoad: true,
       nm: 75,

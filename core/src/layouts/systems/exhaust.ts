@@ -34,6 +34,7 @@ export const exhaustSystem: Piece = {
       access: [behind('heat-shield', 'The heat shield covers the exhaust nuts.')],
       tip: 'Soak them first and let them stand. Studs may come out with the nuts.',
       nm: 24,
+      loose: 'exhaust',
       back: 'New gasket, new nuts, loose until the pipe is in line.',
     }),
     exhaust.bolted(
@@ -49,6 +50,7 @@ export const exhaustSystem: Piece = {
         access: [behind('heat-shield', 'The heat shield covers the exhaust nuts.')],
         tip: 'Soak them first and let them stand. Studs may come out with the nuts.',
         nm: 24,
+        loose: 'exhaust',
         back: 'New gasket, new nuts, loose until the pipe is in line.',
       },
     ),
@@ -62,6 +64,7 @@ export const exhaustSystem: Piece = {
         tools: ['13 mm ratchet'],
         set: { count: 2, what: 'M8×1.25 × 25, 13 mm flange' },
         nm: 22,
+        loose: 'exhaust',
       },
     ),
     exhaust.bolted(
@@ -74,6 +77,7 @@ export const exhaustSystem: Piece = {
         tools: ['15 mm ratchet', '15 mm spanner', 'penetrant'],
         set: { count: 2, what: 'M10×1.5 × 45 with spring and nut, 15 mm', note: 'spring under the head' },
         nm: 35,
+        loose: 'exhaust',
         back: 'New gasket ring.',
       },
     ),

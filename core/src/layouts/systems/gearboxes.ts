@@ -8,10 +8,11 @@ const driveline = connectionsOf('driveline');
 const cooling = connectionsOf('cooling');
 
 /** Gearbox oil, drained at its plug and pumped in from below. */
-export const gearboxOil = (litres: Litres): Circuit => ({
+export const gearboxOil = (litres: Litres, grade = 'gear oil by the maker’s number, 75W-80 as a rule'): Circuit => ({
   id: 'gearbox-oil',
   name: 'Gearbox oil',
   fluid: 'gearbox oil',
+  grade,
   ...litres,
   drain: {
     ...doing('Drain the gearbox oil', below, [6, 10, 18], {
@@ -23,7 +24,7 @@ export const gearboxOil = (litres: Litres): Circuit => ({
   },
   fill: doing('Fill the gearbox oil', below, [8, 15, 25], {
     tools: ['hand pump'],
-    tip: 'To the overflow now; the level is set as the maker says.',
+    tip: 'Drain plug in first, with a new washer. To the overflow now; the level is set as the maker says.',
   }),
 });
 
@@ -193,6 +194,32 @@ export const automaticGearbox: Piece = {
       back: 'Dry both halves. Turn the collar to its stop.',
     }),
     loomPlug('output-speed', 'the gearbox output speed sensor', 'gearbox', below),
+    loomPlug('park-switch', 'the park and neutral switch', 'gearbox', below, {
+      tip: 'Unplugged, the starter does not turn: tag it.',
+    }),
+    driveline.bolted(
+      'filler-tube',
+      'the gearbox filler tube at the cylinder head',
+      ['gearbox', 'engine'],
+      top,
+      [1, 3, 8],
+      {
+        tools: ['10 mm ratchet'],
+        set: { count: 1, what: 'M6×1.0 × 16, 10 mm flange' },
+        tip: 'Rag in the tube: whatever falls in goes through the valves.',
+        nm: 9,
+        back: 'New O-ring at its foot, then the screw.',
+      },
+    ),
+    driveline.cable('park-lock', 'the park lock cable at the gearbox lever', ['gearbox', 'body'], below, [2, 4, 10], {
+      tools: ['pick', 'pliers'],
+      set: { count: 1, what: 'spring clip on ball end' },
+      tip: 'Selector in park, key out.',
+      back: 'Key comes out in park and nowhere else: try it.',
+    }),
+    driveline.hose('gearbox-vent', 'the gearbox vent hose', ['gearbox', 'body'], below, [1, 2, 4], {
+      tip: 'Its end is tied up high.',
+    }),
     driveline.linkage(
       'selector-rod',
       'the selector rod at the gearbox lever',

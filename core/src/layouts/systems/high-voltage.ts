@@ -88,6 +88,7 @@ export const highVoltage: Piece = {
       id: 'inverter-coolant',
       name: 'Inverter coolant',
       fluid: 'coolant',
+      grade: 'the maker’s own for the inverter, not mixed with the engine’s',
       capacityL: 2.4,
       drainsL: 1.6,
       when: hybrid,

@@ -1,33 +1,112 @@
 import { below, doing, inside, onGround, top } from '../author.js';
 import type { CheckScope, CheckStep, StepSpec } from '../../connection-map/index.js';
+import type { Choices } from '../options.js';
+import type { OfferedCheck } from '../template.js';
 
-const check = (id: string, when: CheckStep['when'], spec: StepSpec, where?: CheckScope): CheckStep => ({
+type Fuel = NonNullable<Choices['fuel']>;
+
+const check = (
+  id: string,
+  when: CheckStep['when'],
+  spec: StepSpec,
+  where?: CheckScope,
+  fuel?: readonly Fuel[],
+): OfferedCheck => ({
   id,
   when,
   ...(where ? { where } : {}),
+  ...(fuel ? { with: { fuel } } : {}),
   ...spec,
 });
 
-/** First start and handover, for an engine cooled by `cooled`. */
-export const looks = (cooled: 'coolant' | 'air'): readonly CheckStep[] => [
+/** How each kind of engine is kept from firing while it is cranked for oil. */
+const KEPT_FROM_FIRING: readonly (readonly [readonly Fuel[], string])[] = [
+  [['petrol-port', 'petrol-direct', 'single-point'], 'Pump relay or fuse out, as the maker says.'],
+  [['carburettor'], 'Coil lead off and earthed, fuel tap shut.'],
+  [['diesel-rail'], 'Pump metering valve or injectors unplugged, as the maker says.'],
+  [['diesel-mechanical'], 'Stop lever held, or the stop solenoid unplugged.'],
+];
+
+const primeOil = KEPT_FROM_FIRING.map(([fuel, how]) =>
   check(
     'prime-oil',
     'before-start',
     doing('Crank with the fuel off until oil pressure shows', onGround(inside), [3, 6, 15], {
       cautions: ['exhaust-gas'],
-      tip: 'Bursts of ten seconds at most, half a minute between. No pressure: stop.',
+      tip: `${how} Bursts of ten seconds at most, half a minute between. No pressure: stop.`,
       moves: ['crank'],
     }),
     { comesOut: 'engine' },
+    fuel,
   ),
+);
+
+const primeFuel = (
+  fuel: readonly Fuel[],
+  title: string,
+  tip: string,
+  {
+    minutes = [3, 5, 12] as const,
+    ...more
+  }: Partial<Pick<StepSpec, 'tools' | 'hands' | 'moves'>> & {
+    readonly minutes?: readonly [number, number, number];
+  } = {},
+) =>
   check(
     'prime-fuel',
     'before-start',
-    doing('Prime the fuel, look for leaks', onGround(top), [3, 5, 12], {
-      cautions: ['fuel'],
-      tip: 'Key on and off five times, or work the hand pump; look at every joint each time.',
-    }),
+    doing(title, onGround(top), minutes, { cautions: ['fuel'], tip, ...more }),
     { opened: 'fuel' },
+    fuel,
+  );
+
+/** What sets where the wheels point; parted, they are measured before the machine leaves. */
+const STEERS = [
+  'steering-coupling',
+  'cradle-bolts',
+  ...['left', 'right'].flatMap((side) => [
+    `track-rod-${side}`,
+    `toe-link-${side}`,
+    `hub-${side}-ball-joint`,
+    `hub-${side}-strut`,
+  ]),
+];
+
+/** What an automatic wants besides: its level is read running, warm, after every gear has been through. */
+const automaticLevel = check(
+  'gearbox-level',
+  'after-start',
+  doing('Set the automatic’s level: running, in park, at the temperature the maker gives', onGround(top), [5, 10, 20], {
+    tools: ['funnel', 'thermometer'],
+    cautions: ['exhaust-gas'],
+    tip: 'Foot on the brake, through every gear first. Too much froths as badly as too little.',
+  }),
+  { drained: 'gearbox-oil' },
+);
+
+/** First start and handover, for an engine cooled by `cooled`; with an `automatic` gearbox, for that too. */
+export const looks = (cooled: 'coolant' | 'air', gearbox: 'automatic' | 'other' = 'other'): readonly OfferedCheck[] => [
+  ...primeOil,
+  primeFuel(
+    ['petrol-port', 'petrol-direct', 'single-point'],
+    'Prime the fuel by the key, look for leaks',
+    'Key on and off five times, no cranking; look at every joint each time.',
+  ),
+  primeFuel(
+    ['carburettor'],
+    'Fill the float bowl, look for leaks',
+    'Tap open, by the hand lever of the pump or in short bursts until the bowl is full.',
+  ),
+  primeFuel(
+    ['diesel-rail'],
+    'Prime the fuel at the filter, look for leaks',
+    'Hand pump until it goes hard, or by the key; nothing of the high-pressure side is opened.',
+  ),
+  primeFuel(
+    ['diesel-mechanical'],
+    'Bleed filter, pump and injector pipes',
+    'Filter first, until no bubble comes, then the pump; then the pipes half a turn loose while one cranks, closed one by one. Spray goes through skin: rag, distance, eyes.',
+    { minutes: [6, 12, 30], tools: ['17 mm spanner', 'rags', 'fuel can'], hands: 2, moves: ['crank'] },
   ),
   ...(cooled === 'coolant'
     ? [
@@ -60,6 +139,7 @@ export const looks = (cooled: 'coolant' | 'air'): readonly CheckStep[] => [
           }),
         ),
       ]),
+  ...(gearbox === 'automatic' ? [automaticLevel] : []),
   check('levels', 'after-start', doing('Stop, let it stand, set every level', onGround(top), [5, 10, 20])),
   check('leaks', 'after-start', doing('Look underneath for leaks', below, [3, 6, 12])),
   check(
@@ -69,11 +149,25 @@ export const looks = (cooled: 'coolant' | 'air'): readonly CheckStep[] => [
   ),
   check('heat-cycle', 'handover', doing('After a heat cycle: re-check torque and levels', below, [10, 20, 40])),
   check(
+    'wheels-measured',
+    'handover',
+    doing('Have the wheels measured and set', onGround(top), [20, 40, 90], {
+      tip: 'Where it is measured counts as a short run too: easy there, and straight there.',
+    }),
+    { touches: STEERS },
+  ),
+  check(
+    'wheel-bolts-again',
+    'handover',
+    doing('Wheel bolts once more by the figure', onGround(top), [2, 4, 8], {
+      tools: ['torque wrench', '17 mm socket'],
+      tip: 'After the run, wheels on the ground; again after fifty kilometres or an hour at work.',
+    }),
+    { touches: ['wheel-left-bolts', 'wheel-right-bolts'] },
+  ),
+  check(
     'on-its-wheels',
     'handover',
-    doing('On its wheels: wheels by the figure, levels, tools counted', onGround(top), [3, 6, 12], {
-      tools: ['torque wrench'],
-      tip: 'Wheel bolts once more after the run. Where the steering was parted, the wheels are measured before it leaves.',
-    }),
+    doing('On its wheels: levels once more, tools counted', onGround(top), [3, 6, 12]),
   ),
 ];

@@ -66,6 +66,7 @@ export const petrol: Piece = {
       {
         ...pressed,
         when: { fuel: ['petrol-port'] },
+        tools: [...pressed.tools, '7 mm socket'],
         set: { count: 1, what: 'worm clamp 12–16, 7 mm' },
       },
     ),
@@ -83,6 +84,7 @@ export const petrol: Piece = {
     ),
     fuel.hose('single-feed', 'the fuel feed at the injector unit', ['single-injector', 'fuel-lines'], top, [2, 4, 8], {
       ...pressed,
+      tools: [...pressed.tools, '7 mm socket'],
       set: { count: 1, what: 'worm clamp 12–16, 7 mm' },
     }),
     fuel.hose(
@@ -93,6 +95,7 @@ export const petrol: Piece = {
       [2, 3, 8],
       {
         ...pressed,
+        tools: [...pressed.tools, '7 mm socket'],
         set: { count: 1, what: 'worm clamp 12–16, 7 mm' },
         tip: 'Tag feed and return apart: swapped, it starts and dies.',
       },
@@ -105,7 +108,7 @@ export const petrol: Piece = {
       [2, 3, 8],
       {
         needs: ['fuel-closed', 'battery-isolated'],
-        tools: ['clamp', 'rags', 'plugs and caps'],
+        tools: ['clamp', 'rags', 'plugs and caps', '7 mm socket'],
         set: { count: 1, what: 'worm clamp 10–16, 7 mm' },
         tip: 'The tank may stand higher than the pump: clamp or plug it at once.',
       },

@@ -2,7 +2,9 @@ import {
   after,
   behind,
   below,
+  chore,
   connectionsOf,
+  doing,
   firstBothWays,
   onGround,
   part,
@@ -16,6 +18,9 @@ import type { Piece } from '../template.js';
 const driveline = connectionsOf('driveline');
 const flangeBolts = { count: 4, what: 'M10×1.0 × 40, 16 mm, locking nut', singleUse: true };
 const bothSpanners = ['16 mm ratchet', '16 mm spanner', 'paint marker'];
+
+const onePiece = { propshaft: ['one-piece'] } as const;
+const flanges = [{ connection: 'prop-front' }, { connection: 'prop-rear' }];
 
 /** A propeller shaft from the gearbox to the rear axle, in one piece or two. */
 export const propellerShaft: Piece = {
@@ -65,13 +70,14 @@ export const propellerShaft: Piece = {
       below,
       [1, 2, 4],
       {
-        when: { propshaft: ['one-piece'] },
+        when: onePiece,
         tools: ['strap'],
         access: [
           after('prop-front', 'The sling keeps the shaft up while the flanges are undone.', 'load path'),
           after('prop-rear', 'The sling keeps the shaft up while the flanges are undone.', 'load path'),
         ],
-        tip: 'Put it on before the first flange; let go only with the shaft in hand.',
+        tip: 'Let go only with the shaft in hand.',
+        back: 'Shaft lifted into it, then the flanges.',
       },
     ),
     driveline.shaft(
@@ -91,6 +97,26 @@ export const propellerShaft: Piece = {
       tools: ['22 mm ratchet'],
       set: { count: 8, what: 'M14×1.5 U-bolt nut, 22 mm' },
       nm: 130,
+    }),
+  ],
+  chores: [
+    chore(
+      'sling-shaft',
+      'out',
+      doing('Put the sling under the propeller shaft and make it fast', below, [1, 3, 6], { tools: ['strap'] }),
+      {
+        when: onePiece,
+        why: 'Its flanges undone, nothing else holds it.',
+        after: [],
+        before: flanges,
+      },
+    ),
+    chore('sling-away', 'back', doing('Take the sling from under the propeller shaft', below, [1, 1, 3]), {
+      when: onePiece,
+      why: 'It has its flanges again, and turns before long.',
+      where: { touches: ['prop-front', 'prop-rear'] },
+      after: flanges,
+      before: [{ holdPoint: 'pre-start' }],
     }),
   ],
 };

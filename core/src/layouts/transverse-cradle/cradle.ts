@@ -2,12 +2,15 @@ import {
   after,
   behind,
   below,
+  chore,
   connectionsOf,
   inside,
+  nose,
   onlyAfter,
   part,
   removal,
   top,
+  waiting,
   wheelLeft,
   wheelRight,
 } from '../author.js';
@@ -58,12 +61,14 @@ export const cradle: Piece = {
       cautions: [],
       set: { count: 2, what: 'M10×1.5 × 35, 16 mm', singleUse: true },
       nm: 50,
+      loose: 'roll mount',
     }),
     mounts.bolted('roll-cradle', 'the roll mount at the cradle', ['roll-mount', 'cradle'], below, [2, 4, 12], {
       tools: ['18 mm ratchet'],
       cautions: [],
       set: { count: 1, what: 'M12×1.75 × 90, 18 mm', singleUse: true },
       nm: 80,
+      loose: 'roll mount',
       back: 'Last of the three, with the weight on the others, or it hums.',
       torqueAfter: [
         { connection: 'mount-right', why: 'The roll mount is tightened with the weight on the upper two.' },
@@ -168,11 +173,26 @@ export const cradle: Piece = {
       back: 'Push until it clicks, then pull on it.',
     }),
   ],
+  chores: [
+    chore(
+      'airbag-wait',
+      'out',
+      waiting('Let the airbag unit lose its charge, as long as the maker says', nose, [5, 10, 30], {
+        cautions: ['airbag'],
+      }),
+      {
+        why: 'Its store can fire an airbag for minutes after the battery is off.',
+        after: [{ condition: 'battery-isolated' }],
+        before: [{ connection: 'steering-coupling' }, { connection: 'column-bolts' }],
+      },
+    ),
+  ],
   circuits: [
     {
       id: 'steering-oil',
       name: 'Steering oil',
       fluid: 'steering oil',
+      grade: 'the maker’s own; kinds are never mixed',
       capacityL: 1,
       drainsL: 0.7,
       when: HYDRAULIC,

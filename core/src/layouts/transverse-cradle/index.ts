@@ -18,6 +18,10 @@ import { engineHeld, gearboxOnJack, onTheDolly, onTheHoist } from '../systems/su
 import { offer, type Template } from '../template.js';
 import { cradle } from './cradle.js';
 import { routes } from './ways-out.js';
+import { coolAndSoak } from '../systems/heat-and-rust.js';
+import { oilChange } from '../systems/oil-change.js';
+import { cleanBay, coveredPaint } from '../systems/paint-and-bay.js';
+import { clutchWork } from '../systems/clutch-work.js';
 
 export const transverseCradle: Template = {
   layout: 'transverse-cradle',
@@ -32,7 +36,8 @@ export const transverseCradle: Template = {
     offer('throttle', ['electronic', 'cable'], 'cable'),
     offer('steering', ['electric', 'hydraulic', 'manual'], 'hydraulic'),
     offer('refrigerant', ['swung-aside', 'opened', 'none']),
-    offer('clutch', ['hydraulic', 'cable']),
+    offer('hybrid', ['no', 'yes'], 'yes'),
+    offer('clutch', ['hydraulic', 'cable', 'none'], 'hydraulic'),
     offer('brakes', ['vacuum', 'own']),
     offer('exhaust', ['catalyst', 'plain']),
     offer('gasReturn', ['no', 'yes'], 'yes'),
@@ -41,7 +46,6 @@ export const transverseCradle: Template = {
     offer('heater', ['yes', 'no']),
     offer('undertray', ['yes', 'no']),
     offer('driveshafts', ['hub-nuts', 'inner-flanges']),
-    offer('hybrid', ['no', 'yes'], 'yes'),
   ],
   pieces: [
     batteryAndLoom,
@@ -65,6 +69,11 @@ export const transverseCradle: Template = {
     driveShafts,
     bellHousing,
     highVoltage,
+    coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], { behind: ['heat-shield'] }),
+    oilChange({ plugNm: 30, spanner: '17 mm spanner' }),
+    coveredPaint,
+    cleanBay,
+    clutchWork,
     cradle,
     {
       conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld, onTheDolly],
@@ -106,7 +115,7 @@ export const transverseCradle: Template = {
   holdPoints: [
     madeSafe,
     preLift,
-    preLower({ id: 'clutch', words: 'Clutch disc the right way round and centred' }),
+    preLower({ id: 'clutch', words: 'Clutch or damper: the right way round and centred' }),
     preStart,
   ],
   checks: looks('coolant'),

@@ -133,6 +133,7 @@ export const behindTheSeats: Piece = {
       cautions: [],
       set: { count: 1, what: 'M12×1.25 × 80, 16 mm' },
       nm: 65,
+      loose: 'torque mounts',
       torqueAfter: [
         { connection: 'mount-right', why: 'Torque mounts with the weight on the upper two.' },
         { connection: 'mount-left', why: 'Torque mounts with the weight on the upper two.' },
@@ -143,6 +144,7 @@ export const behindTheSeats: Piece = {
       cautions: [],
       set: { count: 1, what: 'M12×1.25 × 80, 16 mm' },
       nm: 65,
+      loose: 'torque mounts',
     }),
     mounts.bolted('cradle-bolts', 'the rear cradle at the body', ['rear-cradle', 'body'], below, [8, 15, 40], {
       hands: 2,

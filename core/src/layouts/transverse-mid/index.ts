@@ -8,7 +8,6 @@ import { exhaustSystem } from '../systems/exhaust.js';
 import { fuelShut } from '../systems/fuel-shut.js';
 import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
 import { bellHousing, gearboxOil, gearCables, manualGearbox } from '../systems/gearboxes.js';
-import { highVoltage } from '../systems/high-voltage.js';
 import { looks } from '../systems/looks.js';
 import { engineCover, undertray } from '../systems/panels.js';
 import { petrol } from '../systems/petrol.js';
@@ -17,6 +16,10 @@ import { gearboxOnJack, engineHeld, onTheDolly, onTheHoist } from '../systems/su
 import { bodyOff, bodyOn, gearboxDown, gearboxUp } from '../systems/ways.js';
 import { offer, type Template } from '../template.js';
 import { behindTheSeats } from './behind-the-seats.js';
+import { coolAndSoak } from '../systems/heat-and-rust.js';
+import { oilChange } from '../systems/oil-change.js';
+import { cleanBay, coveredPaint } from '../systems/paint-and-bay.js';
+import { clutchWork } from '../systems/clutch-work.js';
 
 const shafts = [
   { part: 'shaft-left', why: 'It has to be clear of the gearbox.' },
@@ -29,7 +32,7 @@ export const transverseMid: Template = {
   look: 'Engine across, between the seats and the rear wheels',
   bay: 'middle',
   body: 'body',
-  always: { fan: 'electric', steering: 'electric' },
+  always: { fan: 'electric', steering: 'electric', hybrid: 'no' },
   options: [
     offer('fuel', ['petrol-port', 'petrol-direct', 'single-point', 'carburettor']),
     offer('boost', ['none', 'turbo'], 'turbo'),
@@ -44,7 +47,6 @@ export const transverseMid: Template = {
     offer('heater', ['yes', 'no']),
     offer('undertray', ['yes', 'no']),
     offer('driveshafts', ['inner-flanges', 'hub-nuts'], 'hub-nuts'),
-    offer('hybrid', ['no', 'yes'], 'yes'),
   ],
   pieces: [
     batteryAndLoom,
@@ -64,7 +66,11 @@ export const transverseMid: Template = {
     gearCables,
     driveShafts,
     bellHousing,
-    highVoltage,
+    coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], { behind: ['heat-shield'] }),
+    oilChange({ plugNm: 30, spanner: '17 mm spanner' }),
+    coveredPaint,
+    cleanBay,
+    clutchWork,
     behindTheSeats,
     {
       conditions: [onTheHoist({ ...tail, height: 'raised' }, ['lid']), gearboxOnJack, engineHeld, onTheDolly],
@@ -75,9 +81,10 @@ export const transverseMid: Template = {
       ],
     },
   ],
-  without: ['fan-shroud', 'radiator', 'condenser', 'charge-cooler'],
+  without: ['fan-shroud', 'radiator', 'condenser'],
   changes: {
     'lower-arm-bolts': { between: ['lower-arms', 'rear-cradle'] },
+    'charge-cooler-pins': { between: ['charge-cooler', 'body'], name: 'the charge cooler in its side duct' },
     'compressor-hoses': { between: ['compressor', 'body'] },
     'belt-compressor': { station: 'wheel-right', height: 'raised', cautions: ['spring', 'stands'] },
     'heater-feed': { station: 'underside', height: 'raised', cautions: ['hot-coolant', 'stands'] },
@@ -91,6 +98,7 @@ export const transverseMid: Template = {
     starter: { zone: 'bay-front' },
     'lower-arms': { zone: 'under-rear' },
     'oil-cooler': { zone: 'bay-right' },
+    'charge-cooler': { zone: 'bay-left' },
     'heat-shield': { zone: 'under-rear' },
     downpipe: { zone: 'under-rear' },
   },
@@ -162,7 +170,7 @@ export const transverseMid: Template = {
   holdPoints: [
     madeSafe,
     preLift,
-    preLower({ id: 'clutch', words: 'Clutch disc the right way round and centred' }),
+    preLower({ id: 'clutch', words: 'Clutch or damper: the right way round and centred' }),
     preStart,
   ],
   checks: looks('coolant'),

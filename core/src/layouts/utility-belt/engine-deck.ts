@@ -130,12 +130,14 @@ export const engineDeck: Piece = {
         tools: ['13 mm ratchet', 'penetrant'],
         set: { count: 4, what: 'M8 copper nut, 13 mm', singleUse: true },
         nm: 22,
+        loose: 'silencer',
       },
     ),
     connectionsOf('exhaust').bolted('silencer-bracket', 'the silencer bracket', ['silencer', 'body'], tail, [1, 3, 6], {
       tools: ['13 mm ratchet'],
       set: { count: 2, what: 'M8×1.25 × 25, 13 mm' },
       nm: 22,
+      loose: 'silencer',
     }),
     connectionsOf('fuel', { cautions: ['fuel'] }).hose(
       'tank-hose',

@@ -1,5 +1,5 @@
 /** A small utility machine: engine on a deck at the tail, belts to the gearbox. */
-import { liftStep } from '../author.js';
+import { liftStep, tail } from '../author.js';
 import { airPath } from '../systems/air.js';
 import { batteryAndLoom } from '../systems/battery-and-loom.js';
 import { coolant, engineOil, oilCooler, radiator } from '../systems/cooling.js';
@@ -11,6 +11,8 @@ import { undertray } from '../systems/panels.js';
 import { petrol } from '../systems/petrol.js';
 import { offer, type Template } from '../template.js';
 import { engineDeck } from './engine-deck.js';
+import { coolAndSoak } from '../systems/heat-and-rust.js';
+import { oilChange } from '../systems/oil-change.js';
 
 const hoist = { station: 'rear', height: 'ground', tools: ['engine hoist', 'rated sling'] } as const;
 
@@ -49,7 +51,14 @@ export const utilityBelt: Template = {
     oilCooler,
     undertray,
     engineDeck,
-    { circuits: [coolant({ capacityL: 3.2, drainsL: 2.4 }), engineOil({ capacityL: 2.1, drainsL: 1.9 })] },
+    coolAndSoak(['silencer-nuts'], { where: tail }),
+    oilChange({ plugNm: 22, spanner: '14 mm spanner' }),
+    {
+      circuits: [
+        coolant({ capacityL: 3.2, drainsL: 2.4 }),
+        engineOil({ capacityL: 2.1, drainsL: 1.9 }, 'small engine oil 10W-30 by the maker’s approval'),
+      ],
+    },
   ],
   without: [
     'gearbox-ground',

@@ -1,0 +1,146 @@
+import type { FastenerSet, Part } from '../../connection-map/index.js';
+import { minutes, type Time } from '../author.js';
+import type { Change } from '../template.js';
+
+interface Heavier {
+  readonly set: FastenerSet | readonly FastenerSet[];
+  readonly tools: readonly string[];
+  readonly time: Time;
+  readonly nm?: number;
+  readonly deg?: number;
+  readonly hands?: 1 | 2;
+  /** What stands on the way back. */
+  readonly back?: string;
+}
+
+const heavier = ({ set, tools, time, nm, deg, hands, back }: Heavier): Change => ({
+  fasteners: 'count' in set ? [set] : set,
+  tools,
+  minutes: minutes(...time),
+  ...(hands ? { hands } : {}),
+  refit: {
+    minutes: minutes(...time),
+    ...(nm === undefined ? {} : { torque: { targetNm: nm, ...(deg === undefined ? {} : { angleDeg: deg }) } }),
+    ...(back === undefined ? {} : { note: back }),
+  },
+});
+
+const wideClamp = (count: number, size: string): FastenerSet => ({
+  count,
+  what: `wide spring-loaded clamp ${size}, 11 mm`,
+});
+const hose = (size: string, time: Time): Change =>
+  heavier({ set: wideClamp(1, size), tools: ['11 mm socket', 'long extension', 'drain tray'], time, nm: 9 });
+const flange = heavier({
+  set: { count: 8, what: 'M14×1.5 × 55, 21 mm, locking nut', singleUse: true },
+  tools: ['21 mm ratchet', '21 mm spanner', 'breaker bar', 'paint marker'],
+  time: [8, 15, 35],
+  nm: 145,
+  hands: 2,
+  back: 'Paint marks together, new locking nuts.',
+});
+
+/** What shared pieces hold with a car’s fasteners, as a heavy vehicle holds it. */
+export const HEAVIER: Readonly<Record<string, Change>> = {
+  'bell-housing': heavier({
+    set: [
+      { count: 12, what: 'M12×1.75 × 60, 19 mm flange' },
+      { count: 4, what: 'M12×1.75 × 110, 19 mm flange', note: 'long ones at the lifting eyes' },
+    ],
+    tools: ['19 mm ratchet', 'long extension', 'universal joint', 'breaker bar'],
+    time: [25, 45, 100],
+    nm: 85,
+    hands: 2,
+    back: 'Dowels in, faces together by hand; the shaft meshes by turning. Never pull a gearbox in with its bolts.',
+  }),
+  'prop-rear': flange,
+  'prop-centre': heavier({
+    set: { count: 2, what: 'M12×1.75 × 50, 19 mm flange' },
+    tools: ['19 mm ratchet'],
+    time: [4, 8, 20],
+    nm: 85,
+    hands: 2,
+  }),
+  'starter-bolts': heavier({
+    set: { count: 3, what: 'M12×1.75 × 45, 19 mm' },
+    tools: ['19 mm ratchet', 'long extension'],
+    time: [8, 15, 35],
+    nm: 80,
+    hands: 2,
+  }),
+  'starter-cable': heavier({
+    set: { count: 2, what: 'M10 copper-faced nut, 17 mm', note: 'two cables on one stud' },
+    tools: ['17 mm ratchet', 'long extension'],
+    time: [4, 7, 15],
+    nm: 24,
+    back: 'Rubber cap over the nut.',
+  }),
+  'engine-ground': heavier({
+    set: { count: 1, what: 'M12×1.75 × 25, 19 mm flange', note: 'toothed washer under the eye' },
+    tools: ['19 mm ratchet', 'wire brush'],
+    time: [2, 4, 10],
+    nm: 60,
+    back: 'Bright metal under the eye.',
+  }),
+  'gearbox-ground': heavier({
+    set: { count: 1, what: 'M12×1.75 × 25, 19 mm flange' },
+    tools: ['19 mm ratchet', 'wire brush'],
+    time: [2, 4, 10],
+    nm: 60,
+    back: 'Bright metal under the eye.',
+  }),
+  'upper-hose': hose('60–70', [3, 6, 15]),
+  'lower-hose': hose('60–70', [3, 6, 15]),
+  'charge-hose-hot': hose('90–100', [4, 7, 15]),
+  'charge-hose-cold': hose('90–100', [3, 6, 12]),
+  'intake-duct': heavier({
+    set: { count: 1, what: 'worm clamp 140–160, 7 mm' },
+    tools: ['7 mm socket'],
+    time: [2, 4, 10],
+    nm: 5,
+    back: 'Look inside with a lamp before it goes on.',
+  }),
+  'airbox-bolts': heavier({
+    set: { count: 4, what: 'M10×1.5 × 30, 17 mm' },
+    tools: ['17 mm ratchet'],
+    time: [3, 6, 12],
+  }),
+  'radiator-brackets': heavier({
+    set: { count: 4, what: 'M10×1.5 × 40, 17 mm flange', note: 'rubber sleeves stay in the frame' },
+    tools: ['17 mm ratchet'],
+    time: [5, 9, 20],
+    nm: 46,
+  }),
+  'fan-nut': heavier({
+    set: { count: 6, what: 'M8×1.25 × 25, 13 mm' },
+    tools: ['13 mm ratchet', 'long extension'],
+    time: [4, 8, 18],
+    nm: 25,
+    hands: 2,
+  }),
+  'shroud-bolts': heavier({
+    set: { count: 8, what: 'M8×1.25 × 20, 13 mm flange' },
+    tools: ['13 mm ratchet'],
+    time: [4, 7, 15],
+  }),
+};
+
+/** Masses and lifting of what shared pieces give a car’s weight. */
+export const HEAVIER_PARTS: Readonly<Record<string, Partial<Omit<Part, 'id'>>>> = {
+  gearbox: { massKg: 285 },
+  flywheel: { massKg: 62 },
+  battery: { massKg: 55, zone: 'bay-left' },
+  'battery-second': { massKg: 55, zone: 'bay-left' },
+  radiator: { massKg: 46 },
+  'charge-cooler': { massKg: 24 },
+  'fan-shroud': { massKg: 6 },
+  fan: { massKg: 11 },
+  starter: { massKg: 14 },
+  alternator: { massKg: 11 },
+  compressor: { massKg: 9 },
+  turbo: { massKg: 24 },
+  propshaft: { massKg: 48 },
+  'rear-axle': { massKg: 780 },
+  airbox: { massKg: 16, zone: 'bay-rear' },
+  'oil-cooler': { massKg: 7 },
+};
