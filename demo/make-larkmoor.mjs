@@ -10,11 +10,11 @@ import { RULES_NOW } from '@brisk/core/connection-map';
 import { hasRun, isDone, openItems, setsOf, stopOf } from '@brisk/core/ledger';
 import { positionsOf } from '@brisk/core/fasteners';
 import { interfacesOf, swapWork } from '@brisk/core/swap';
-import { usualSettings } from '@brisk/core/planning';
+import { LIFT, usualSettings } from '@brisk/core/planning';
 import { lookAtOf } from '@brisk/core/survey';
 import { Crew, idFrom } from './stories/crew.mjs';
 
-/** What a survey of the shed’s longitudinal diesels comes to: all of them are alike in what was asked. */
+/** What a survey of the shed’s longitudinal diesels comes to: both are alike in what was asked. */
 const LENGTHWISE = { layout: 'longitudinal-automatic', choices: {}, powerpack: 'engine-with-gearbox', route: 'top' };
 
 function surveyOf({ layout, choices, powerpack, route, unsure = [] }) {
@@ -184,6 +184,37 @@ function deicer() {
   });
   crew.workUntil((state) => stopOf(state) === 'lift', {
     'open:loom-bell-clips': { note: 'upper bolt only with the long extension from behind' },
+    'open:downpipe-turbo': (now) => {
+      if (!now.state.progress.has('open:downpipe-turbo'))
+        now.write(
+          'Kamal',
+          20,
+          {
+            kind: 'operation-stuck',
+            operation: 'open:downpipe-turbo',
+            trouble: 'seized',
+            tried: 'Penetrant and half an hour, then the six-point socket on a long bar',
+            minutesLost: 20,
+            means: ['penetrant', 'leverage'],
+            soakMin: 30,
+          },
+          {
+            kind: 'noted',
+            text: 'Never without soaking: half an hour of penetrant, six-point socket, then they come whole.',
+            operation: 'open:downpipe-turbo',
+            house: true,
+          },
+        );
+    },
+    'open:oil-pressure': (now) => {
+      now.write('Ruth', 1, {
+        kind: 'noted',
+        text: 'The catch is brittle: warm it with the hand first, then press from below.',
+        operation: 'open:oil-pressure',
+        house: true,
+      });
+      now.step();
+    },
   });
   crew.workUntil((state) => stopOf(state) === 'bench');
   crew.write('Ruth', 6, {
@@ -401,28 +432,31 @@ function tug() {
   return crew;
 }
 
+/** A small engine on a deck: its lower seal weeps onto the belt. Half back together. */
 function loader() {
-  const crew = begin('loader', '2026-11-02', {
-    title: 'Belt loader: front crank seal',
-    machine: 'Corvane Ramp 4, belt loader no. 2',
-    reason: 'same-back',
-    crew: ['Kamal', 'Ines'],
-    dueOn: '2026-11-30',
-  });
+  const crew = begin(
+    'loader',
+    '2026-11-02',
+    {
+      title: 'Belt loader: front crank seal',
+      machine: 'Corvane Ramp 4, belt loader no. 2',
+      reason: 'same-back',
+      crew: ['Kamal', 'Ines'],
+      note: 'Oil on the drive belt; it slips when two cases lie on it.',
+      dueOn: '2026-11-30',
+    },
+    { layout: 'utility-belt', choices: { fuel: 'carburettor' }, powerpack: 'engine', route: 'top' },
+  );
   crew.workUntil((state) => stopOf(state) === 'bench', {
-    'open:mount-right': (now) => {
-      now.write('Kamal', 1, photo('mount-out', { operation: 'open:mount-right' }, 'Right mount before it was opened'));
+    'open:deck-front': (now) => {
+      now.write(
+        'Kamal',
+        1,
+        photo('mount-out', { operation: 'open:deck-front' }, 'Where it stood on the deck, painted'),
+      );
       now.step();
     },
-    'open:oil-pressure': (now) => {
-      now.write('Ines', 1, {
-        kind: 'noted',
-        text: 'The catch is brittle: warm it with the hand first, then press from below.',
-        operation: 'open:oil-pressure',
-        house: true,
-      });
-      now.step();
-    },
+    'open:drive-belt-off': { note: 'arrow points to the guard' },
   });
   crew.write('Ines', 4, {
     kind: 'part-needed',
@@ -431,52 +465,75 @@ function loader() {
     quantity: 1,
     reason: 'The reason it came out',
   });
+  crew.write('Kamal', 3, {
+    kind: 'part-needed',
+    need: idFrom('loader belt'),
+    name: 'Drive belt to the gearbox',
+    quantity: 1,
+    reason: 'Soaked with oil, it never grips again',
+  });
   crew.comeBackOn('2026-11-19');
   crew.write('Kamal', 5, { kind: 'part-arrived', need: idFrom('loader seal') });
-  crew.workUntil((state) => isDone(state, 'torque:mount-left'));
-  crew.write('Ines', 2, photo('mount-back', { operation: 'close:mount-right' }, 'Right mount seated, marked'));
+  crew.workUntil((state) => isDone(state, 'torque:deck-front') && isDone(state, 'torque:deck-rear'));
+  crew.write(
+    'Ines',
+    2,
+    photo('mount-back', { operation: 'close:deck-rear' }, 'To the paint, straight edge along the pulleys'),
+  );
   crew.write('Kamal', 6, {
     kind: 'torque-read',
-    connection: 'mount-right',
+    connection: 'deck-rear',
     wrench: 'three-eighths',
-    read: { value: 66.5, unit: 'N·m' },
+    read: { value: 21.5, unit: 'N·m' },
   });
   return crew;
 }
 
+/** A heavy one under a tilting cab, finished: the record of a whole job, with one connection nobody knew of. */
 function tender() {
-  const crew = begin('tender', '2026-09-07', {
-    title: 'Fire tender: broken mount',
-    machine: 'Holmgate Rescue 2, fire tender',
-    reason: 'same-back',
-    crew: ['Ines', 'Kamal'],
-    dueOn: '2026-09-30',
-  });
+  const crew = begin(
+    'tender',
+    '2026-09-07',
+    {
+      title: 'Fire tender: broken mount',
+      machine: 'Holmgate Rescue 2, fire tender',
+      reason: 'same-back',
+      crew: ['Ines', 'Kamal'],
+      note: 'Front mount torn through. The gantry of the fire station is lent for two days.',
+      dueOn: '2026-09-30',
+    },
+    {
+      layout: 'heavy-tilt-cab',
+      choices: { fuel: 'diesel-rail', voltage: '12' },
+      powerpack: 'engine-with-gearbox',
+      route: 'top',
+    },
+  );
   crew.workUntil((state) => stopOf(state) === 'bench', {
-    'open:downpipe-turbo': (now) => {
-      if (!now.state.progress.has('open:downpipe-turbo'))
+    'open:flex-clamp-turbo': (now) => {
+      if (!now.state.progress.has('open:flex-clamp-turbo'))
         now.write(
           'Kamal',
           20,
           {
             kind: 'operation-stuck',
-            operation: 'open:downpipe-turbo',
+            operation: 'open:flex-clamp-turbo',
             trouble: 'seized',
-            tried: 'Penetrant and half an hour, then the six-point socket on a long bar',
+            tried: 'Soaked, then the T bolt turned round in the band',
             minutesLost: 20,
             means: ['penetrant', 'leverage'],
             soakMin: 30,
           },
           {
             kind: 'noted',
-            text: 'Never without soaking: half an hour of penetrant, six-point socket, then they come whole.',
-            operation: 'open:downpipe-turbo',
+            text: 'Band clamps of the hot side are cut and bought new: an hour saved each time.',
+            operation: 'open:flex-clamp-turbo',
             house: true,
           },
           photo('ground-strap', { connection: 'engine-ground' }, 'Engine strap, both ends'),
         );
     },
-    'open:gearbox-breather': (now) =>
+    'open:range-switches': (now) =>
       now.write(
         'Ines',
         6,
@@ -489,12 +546,12 @@ function tender() {
             kind: 'ground',
             between: ['gearbox', 'body'],
             station: 'underside',
-            height: 'raised',
+            height: 'either',
           },
         },
         {
           kind: 'operation-skipped',
-          operation: 'open:gearbox-breather',
+          operation: 'open:range-switches',
           mode: 'later',
           reason: 'Siren ground is in front of it',
         },
@@ -540,6 +597,7 @@ for (const crew of [minibus(), deicer(), sweeper(), tug(), loader(), tender()]) 
 }
 
 const tools = [
+  { tool: LIFT, here: true },
   { tool: 'engine hoist', here: true },
   { tool: 'load leveller', here: true },
   { tool: 'transmission jack', here: true },

@@ -1,6 +1,6 @@
 import { STATIONS } from '@brisk/core/connection-map';
 import type { Pin, PlanSettings, Wait } from '@brisk/core/ledger';
-import { FUEL_SCHOOLS, ORDER_SCHOOLS, type Crew, type School } from '@brisk/core/schedule';
+import { FUEL_SCHOOLS, ORDER_SCHOOLS, RAISED_ON, type Crew, type School } from '@brisk/core/schedule';
 import { string } from 'yup';
 import { amount, id, list, name, oneOf, optionalAmount, optionalList, text } from './fields.js';
 import { record, type FieldsOf } from './record.js';
@@ -36,6 +36,7 @@ const crew = () =>
       jumpMin: optionalAmount(600),
     }),
     moveMachineMin: amount(600),
+    raisedOn: oneOf(RAISED_ON).optional(),
     day: record<NonNullable<Crew['day']>>({ begins: clock(), ends: clock() })
       .test('opens', 'The shop has to open before it closes.', (day) => !day || day.begins < day.ends)
       .optional()

@@ -51,7 +51,7 @@ describe('jobs', () => {
     ]);
     const { body } = await server.get<JobSummary[]>('/api/jobs');
     expect(body.find(({ id }) => id === job)?.blockedBy).toEqual([
-      'Stuck: Unhook the battery cable at the starter',
+      'Stuck: Unbolt the battery cable at the starter',
       'Waiting for: Rear seal',
     ]);
   });

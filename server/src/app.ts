@@ -64,7 +64,7 @@ export function appOf({ database, logger, host, webFolder, photoFolder, address,
   const served = [
     healthRoutes(database, now),
     jobRoutes(jobs, cards, shop, photos, now),
-    runSheetRoutes(jobs, now),
+    runSheetRoutes(jobs, shop, now),
     shopRoutes(shop),
     photoRoutes(photos),
     labelRoutes(jobs, address),

@@ -58,4 +58,10 @@ describe('the demo scenario', () => {
     expect(stateOf('tender').handedOver).toBeDefined();
     expect(stopOf(stateOf('sweeper'))).toBe('plan');
   });
+
+  it('is on five layouts, by four routes', () => {
+    const plans = bundles.map(([, { job }]) => job.plan);
+    expect(new Set(plans.map(({ map }) => map.layout)).size).toBeGreaterThanOrEqual(5);
+    expect(new Set(plans.map(({ map, route }) => map.routes.find(({ id }) => id === route)?.name)).size).toBe(4);
+  });
 });

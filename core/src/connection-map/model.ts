@@ -2,7 +2,7 @@
 export const STATIONS = ['bay-top', 'front', 'wheel-left', 'wheel-right', 'underside', 'cabin', 'rear'] as const;
 export type Station = (typeof STATIONS)[number];
 
-/** How the machine must stand: on its wheels, up on stands, or it does not matter. */
+/** How the machine must stand: on its wheels, raised, or it does not matter. */
 export const STEP_HEIGHTS = ['ground', 'raised', 'either'] as const;
 export type StepHeight = (typeof STEP_HEIGHTS)[number];
 export type MachineHeight = Exclude<StepHeight, 'either'>;

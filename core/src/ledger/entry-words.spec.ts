@@ -23,7 +23,7 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
     { operation: `open:${joint}`, trouble: 'seized', tried: 'Slit it', minutesLost: 4 },
     /^Stuck: .*Seized\. Slit it$/,
   ],
-  'height-set': [{ height: 'raised' }, /^The machine stands up on stands$/],
+  'height-set': [{ height: 'raised' }, /^The machine stands raised$/],
   'fasteners-counted': [
     { connection: joint, direction: 'out', count: 2, bag: 4, note: 'one bent' },
     /^2 out of .*, bag 4\. one bent$/,

@@ -24,6 +24,8 @@ export {
 export { practicesOf, type PracticeAnswer, type PracticeChoice, type PracticeQuestion } from './practice.js';
 export { isLicensed, problemFor, type PlanningProblem } from './problem-for.js';
 export { SearchRun, type Asked, type Found } from './search-run.js';
+export { detailsOf, type StepDetails } from './sheet-details.js';
+export { LIFT, RAISING, raisedOnBy, raisedOnFor, type Raising } from './raising.js';
 export { agedBy, settingsNow, usualSettings, waitsNow } from './settings.js';
 export { toolsNeeded, type ShopTool, type ToolNeed } from './tools.js';
 export { clockAt, clockWords, closesAfter, USUAL_DAY, workGoesOn, workUntil } from './working-day.js';

@@ -1,6 +1,7 @@
 import type { Half } from '../teardown/index.js';
+import { leavesItsWheels } from './raising.js';
 import { isSettled, stuckSteps, type JobState, type PlanSettings, type Wait } from '../ledger/index.js';
-import { crewOf, NO_SCHOOL, type Absence } from '../schedule/index.js';
+import { crewOf, NO_SCHOOL, type Absence, type RaisedOn } from '../schedule/index.js';
 
 /** How long penetrant is given before a seized step is tried again, and how long a step put off is left alone. */
 const SOAKING_MIN = 30;
@@ -8,9 +9,9 @@ const PUT_OFF_MIN = 15;
 /** More people than this are in each other’s way; a plan begins with no more. */
 const USUAL_CREW = 3;
 
-/** What a first plan for a job is made with. `names`: the crew of the job. */
-export function usualSettings(names: readonly string[]): PlanSettings {
-  return { crew: crewOf(names.slice(0, USUAL_CREW)), school: NO_SCHOOL, pins: [], waits: [] };
+/** What a first plan for a job is made with. `names`: the crew of the job; `on`: what the shop raises machines on. */
+export function usualSettings(names: readonly string[], on: RaisedOn = 'lift'): PlanSettings {
+  return { crew: crewOf(names.slice(0, USUAL_CREW), on), school: NO_SCHOOL, pins: [], waits: [] };
 }
 
 /**
@@ -57,12 +58,20 @@ export function agedBy(settings: PlanSettings, minutes: number): PlanSettings {
 
 /**
  * What the rest of `half` is planned with at `nowMs`: as the plan that is followed was made, so much nearer, and with
- * what has got stuck or was put off since; or as a first plan for the crew called `names`.
+ * what has got stuck or was put off since; or as a first plan for the crew called `names`, in a shop that raises machines
+ * `on` stands or a lift.
  */
-export function settingsNow(state: JobState, half: Half, names: readonly string[], nowMs: number): PlanSettings {
+export function settingsNow(
+  state: JobState,
+  half: Half,
+  names: readonly string[],
+  nowMs: number,
+  on: RaisedOn = 'stands',
+): PlanSettings {
   const followed = state.plans.get(half);
   const waits = waitsNow(state, nowMs);
-  if (!followed) return { ...usualSettings(names), waits };
+  // What stays on its wheels is worked at over a pit, with room for two.
+  if (!followed) return { ...usualSettings(names, leavesItsWheels(state, half) ? on : 'lift'), waits };
   const settings = agedBy(followed.settings, Math.max(0, (nowMs - Date.parse(followed.at)) / 60_000));
   const open = settings.waits.filter(({ operation }) => {
     const step = state.work.operations.get(operation);

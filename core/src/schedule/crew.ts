@@ -30,12 +30,18 @@ export interface WorkingDay {
   readonly ends: string;
 }
 
+/** What a shop raises machines on. */
+export const RAISED_ON = ['stands', 'lift'] as const;
+export type RaisedOn = (typeof RAISED_ON)[number];
+
 /** Who does the work, and how they like it. */
 export interface Crew {
   readonly hands: readonly Hand[];
   readonly weights: Weights;
   /** What it takes to raise the machine onto stands or to let it down, in minutes; everybody waits. */
   readonly moveMachineMin: number;
+  /** What it is raised on; absent: on stands. */
+  readonly raisedOn?: RaisedOn;
   /** Absent: as most shops. The search knows minutes of work only; this says which times of day they are. */
   readonly day?: WorkingDay;
   /** Stations with room for one job at a time. Elsewhere two people find room. */
@@ -47,12 +53,20 @@ export const USUAL_WEIGHTS: Weights = { heightChangeMin: 5, stationMoveMin: 1, t
 /** How many people find room at a station that is not cramped. */
 export const ROOM = 2;
 
-/** A crew of `names` with the usual weights; wheels and cabin are cramped, raising takes eight minutes. */
-export function crewOf(names: readonly string[]): Crew {
-  return {
-    hands: names.map((name) => ({ name })),
-    weights: USUAL_WEIGHTS,
-    moveMachineMin: 8,
-    cramped: STATIONS.filter((station) => ['wheel-left', 'wheel-right', 'cabin'].includes(station)),
-  };
+const CRAMPED: readonly Station[] = ['wheel-left', 'wheel-right', 'cabin'];
+
+/**
+ * What follows from what a machine is raised on: the minutes it takes, and the room underneath. Between stands one job
+ * at a time is done; under a lift two people find room.
+ */
+export function raisedOn(on: RaisedOn): Pick<Crew, 'raisedOn' | 'moveMachineMin' | 'cramped'> {
+  const cramped = STATIONS.filter((station) =>
+    [...CRAMPED, ...(on === 'stands' ? ['underside'] : [])].includes(station),
+  );
+  return { raisedOn: on, moveMachineMin: on === 'stands' ? 15 : 8, cramped };
+}
+
+/** A crew of `names` with the usual weights, by what machines are raised `on`; wheels and cabin are cramped. */
+export function crewOf(names: readonly string[], on: RaisedOn = 'lift'): Crew {
+  return { hands: names.map((name) => ({ name })), weights: USUAL_WEIGHTS, ...raisedOn(on) };
 }

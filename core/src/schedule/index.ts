@@ -9,11 +9,14 @@ export { boundOf, type Bound } from './bound.js';
 export { ScheduleBuilder, type Costs, type Placed } from './builder.js';
 export {
   crewOf,
+  RAISED_ON,
+  raisedOn,
   ROOM,
   USUAL_WEIGHTS,
   type Absence,
   type Crew,
   type Hand,
+  type RaisedOn,
   type Weights,
   type WorkingDay,
 } from './crew.js';

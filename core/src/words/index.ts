@@ -1,5 +1,5 @@
 /** Words: how places, heights and minutes are said, on a screen and on paper alike. */
-import type { MachineHeight, Station, StepHeight } from '../connection-map/index.js';
+import type { Station, StepHeight } from '../connection-map/index.js';
 
 export const STATION_WORDS: Readonly<Record<Station, string>> = {
   'bay-top': 'Over the bay',
@@ -13,14 +13,8 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
 
 export const HEIGHT_WORDS: Readonly<Record<StepHeight, string>> = {
   ground: 'on its wheels',
-  raised: 'up on stands',
+  raised: 'raised',
   either: 'at any height',
-};
-
-/** What is done to bring the machine to a height. */
-export const MOVE_WORDS: Readonly<Record<MachineHeight, string>> = {
-  ground: 'Let the machine down onto its wheels',
-  raised: 'Raise the machine onto stands',
 };
 
 /** Minutes as a crew says them: "25 min", "1 h 40", "12 h". */

@@ -26,6 +26,7 @@ import { Desk } from '../session/desk';
 import { Drafts } from '../session/drafts';
 import { House } from '../session/house';
 import { PlanSearch } from './plan-search';
+import { ToolShed } from './tool-shed';
 import type { Found } from '@brisk/core/planning';
 
 /** One state of a plan that somebody is making. */
@@ -57,6 +58,7 @@ export class PlanDraft {
   private readonly desk = inject(Desk);
   private readonly house = inject(House);
   private readonly search = inject(PlanSearch);
+  private readonly shed = inject(ToolShed);
   private readonly versions = signal<readonly Version[]>([]);
   private readonly at = signal(0);
   private running: Subscription | undefined;
@@ -103,7 +105,7 @@ export class PlanDraft {
     () => {
       const state = this.desk.state();
       const job = this.desk.job();
-      return state && job && settingsNow(state, this.half(), job.crew, Date.now());
+      return state && job && settingsNow(state, this.half(), job.crew, Date.now(), this.shed.raisedOn());
     },
     { equal },
   );

@@ -1,5 +1,5 @@
 import type { PracticeQuestion } from '@brisk/core/planning';
-import type { FuelSchool, OrderSchool } from '@brisk/core/schedule';
+import type { FuelSchool, OrderSchool, RaisedOn } from '@brisk/core/schedule';
 
 export const ORDER_WORDS: Readonly<Record<OrderSchool, string>> = {
   quickest: 'Whatever is quickest',
@@ -18,4 +18,9 @@ export const PRACTICE_WORDS: Readonly<Record<PracticeQuestion, string>> = {
   loom: 'Loom',
   pump: 'Pump',
   'outer-parts': 'Outer parts',
+};
+
+export const RAISED_ON_WORDS: Readonly<Record<RaisedOn, string>> = {
+  stands: 'A jack and stands',
+  lift: 'A lift',
 };

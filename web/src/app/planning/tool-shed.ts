@@ -1,6 +1,7 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import type { Kept, ToolList } from '@brisk/contracts/shop';
-import type { ShopTool } from '@brisk/core/planning';
+import { LIFT, raisedOnBy, type ShopTool } from '@brisk/core/planning';
+import type { RaisedOn } from '@brisk/core/schedule';
 import { firstValueFrom } from 'rxjs';
 import { Api } from '../api/api';
 import { problemKind, problemWords } from '../api/problem-words';
@@ -14,6 +15,8 @@ export class ToolShed {
 
   readonly trouble = signal('');
   readonly tools = computed(() => this.kept()?.document.tools ?? []);
+  /** What this shop raises machines on. */
+  readonly raisedOn = computed(() => raisedOnBy(this.tools()));
   readonly loaded = computed(() => this.kept() !== undefined);
 
   constructor() {
@@ -27,6 +30,11 @@ export class ToolShed {
     } catch (error) {
       this.trouble.set(problemWords(error));
     }
+  }
+
+  /** Writes down what this shop raises machines on. */
+  raiseOn(on: RaisedOn): Promise<void> {
+    return this.put({ tool: LIFT, here: on === 'lift' });
   }
 
   /** Writes down what holds for one tool, on top of whatever others wrote meanwhile. */

@@ -25,7 +25,7 @@ describe('the desk', () => {
     const { desk } = await openDesk(server);
     expect(desk.line()).toBe('up');
     expect(desk.state()?.position).toBe(1);
-    expect(holding(desk.state() as NonNullable<ReturnType<Desk['state']>>)).toHaveLength(51);
+    expect(holding(desk.state() as NonNullable<ReturnType<Desk['state']>>)).toHaveLength(55);
   });
 
   it('says when there is no such job', async () => {

@@ -21,7 +21,7 @@ describe('the journey rail', () => {
     expect(stops).toHaveLength(8);
     expect(view.element.querySelector('[aria-current=step] .name')?.textContent).toBe('Strip');
     expect(wordsOf(stops[2] as Element)).toMatch(/Strip \d+ steps left/);
-    expect(wordsOf(stops[3] as Element)).toContain('51 still hold it');
+    expect(wordsOf(stops[3] as Element)).toContain('55 still hold it');
     expect(stops.map((stop) => stop.classList.contains('past'))).toEqual([
       true,
       true,
@@ -42,7 +42,7 @@ describe('the hold line', () => {
       workedUntil((state) => isDone(state, 'open:battery-negative')),
       around,
     );
-    expect(view.text()).toContain('51 still hold it');
+    expect(view.text()).toContain('55 still hold it');
     expect(view.text()).toContain('Battery isolated');
     expect(view.text()).toContain('On its wheels');
     await view.press(/51.*still hold it/);
@@ -73,7 +73,7 @@ describe('the hold line', () => {
     });
     const view = await openView(HoldLine, [stuck], around);
     await view.press('1 issue');
-    expect(wordsOf(document.body)).toContain('Stuck: Unhook the battery cable at the starter');
+    expect(wordsOf(document.body)).toContain('Stuck: Unbolt the battery cable at the starter');
   });
 
   it('says what is kept while the server is gone', async () => {

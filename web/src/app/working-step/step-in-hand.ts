@@ -31,10 +31,12 @@ import {
   TROUBLE_WORDS,
   type FluidAtStep,
 } from '@brisk/core/ledger';
-import type { Operation, WorkPhase } from '@brisk/core/teardown';
-import { HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS, duration, several } from '@brisk/core/words';
+import { RAISING, raisedOnFor } from '@brisk/core/planning';
+import { halfOf, type Operation, type WorkPhase } from '@brisk/core/teardown';
+import { HEIGHT_WORDS, STATION_WORDS, duration, several } from '@brisk/core/words';
 import { EntryField } from '../ui/entry-field';
 import { Desk } from '../session/desk';
+import { ToolShed } from '../planning/tool-shed';
 import { Person } from '../session/person';
 import { HouseWords } from './house-words';
 import { Selection } from '../session/selection';
@@ -88,6 +90,7 @@ export class StepInHand {
   protected readonly selection = inject(Selection);
   private readonly desk = inject(Desk);
   private readonly person = inject(Person);
+  private readonly shed = inject(ToolShed);
   private readonly scanner = inject(Scanner);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly stations = STATION_WORDS;
@@ -139,15 +142,22 @@ export class StepInHand {
     return connection ? [connection] : [];
   });
 
+  /** How the machine is raised or let down, where that comes first. */
+  protected readonly raising = computed(() => {
+    const moveTo = this.now()?.moveTo;
+    const half = halfOf(this.phases()[0] ?? 'strip');
+    return moveTo && RAISING[raisedOnFor(this.state(), half, this.shed.raisedOn())][moveTo];
+  });
+
   protected readonly cautions = computed(() => {
     const now = this.now();
     if (!now) return [];
-    return (now.moveTo ? (['stands'] as const) : now.operation.cautions).map((caution) => CAUTION_WORDS[caution]);
+    return (this.raising()?.cautions ?? now.operation.cautions).map((caution) => CAUTION_WORDS[caution]);
   });
 
   protected readonly title = computed(() => {
     const now = this.now();
-    return now?.moveTo ? MOVE_WORDS[now.moveTo] : (now?.operation.title ?? '');
+    return this.raising()?.title ?? now?.operation.title ?? '';
   });
 
   /** Said again when a stuck or skipped step comes back. */
@@ -267,14 +277,17 @@ export class StepInHand {
   protected litresHint({ circuit, direction, ranOut }: FluidAtStep): string {
     return direction === 'out'
       ? `usually ${circuit.drainsL} l`
-      : `it holds ${circuit.capacityL} l${ranOut === undefined ? '' : `, ${ranOut} ran out`}`;
+      : [
+          `it holds ${circuit.capacityL} l${ranOut === undefined ? '' : `, ${ranOut} ran out`}`,
+          ...(circuit.grade === undefined ? [] : [circuit.grade]),
+        ].join('; ');
   }
 
   protected done(): void {
     const now = this.now();
     if (!now || this.litresWrong()) return;
     if (now.moveTo) {
-      this.recorder.record(now.moveTo === 'raised' ? 'Up on stands' : 'On its wheels', {
+      this.recorder.record(now.moveTo === 'raised' ? 'Raised' : 'On its wheels', {
         kind: 'height-set',
         height: now.moveTo,
       });

@@ -57,6 +57,6 @@ describe('the bench', () => {
   it('shows notes with who, when and on what', async () => {
     const note = theirEntry({ kind: 'noted', text: 'Ring gear is fine', operation: 'open:starter-cable' });
     const view = await openView(Bench, [note]);
-    expect(view.text()).toMatch(/Ring gear is fine Tobias, 2 Mar .*, at: Unhook the battery cable at the starter/);
+    expect(view.text()).toMatch(/Ring gear is fine Tobias, 2 Mar .*, at: Unbolt the battery cable at the starter/);
   });
 });

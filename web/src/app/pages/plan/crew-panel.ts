@@ -6,7 +6,16 @@ import { MatIcon } from '@angular/material/icon';
 import type { Station } from '@brisk/core/connection-map';
 import type { PlanSettings, Wait } from '@brisk/core/ledger';
 import { isLicensed } from '@brisk/core/planning';
-import { FUEL_SCHOOLS, ORDER_SCHOOLS, type Hand, type Weights, type WorkingDay } from '@brisk/core/schedule';
+import {
+  FUEL_SCHOOLS,
+  ORDER_SCHOOLS,
+  RAISED_ON,
+  raisedOn,
+  type Hand,
+  type RaisedOn,
+  type Weights,
+  type WorkingDay,
+} from '@brisk/core/schedule';
 import { STATION_WORDS, several } from '@brisk/core/words';
 import { choicesOf } from '../../ui/choice';
 import { EntryField } from '../../ui/entry-field';
@@ -14,7 +23,8 @@ import { PickOne } from '../../ui/pick-one';
 import { TickList } from '../../ui/tick-list';
 import { Desk } from '../../session/desk';
 import { PlanDraft } from '../../planning/plan-draft';
-import { FUEL_WORDS, ORDER_WORDS } from '../../planning/school-words';
+import { FUEL_WORDS, ORDER_WORDS, RAISED_ON_WORDS } from '../../planning/school-words';
+import { ToolShed } from '../../planning/tool-shed';
 import { clockWords, closesAfter, USUAL_DAY, workUntil } from '@brisk/core/planning';
 
 const MOST_HANDS = 8;
@@ -33,6 +43,8 @@ export class CrewPanel {
   protected readonly orders = choicesOf(ORDER_WORDS, ORDER_SCHOOLS);
   protected readonly fuels = choicesOf(FUEL_WORDS, FUEL_SCHOOLS);
   protected readonly stations = choicesOf(STATION_WORDS);
+  protected readonly raisings = choicesOf(RAISED_ON_WORDS, RAISED_ON);
+  private readonly shed = inject(ToolShed);
   protected readonly several = several;
   protected readonly wrong = signal('');
   protected readonly helper = signal('');
@@ -43,6 +55,7 @@ export class CrewPanel {
       { field: 'heightChangeMin', words: 'and is worth avoiding for another' },
       { field: 'stationMoveMin', words: 'A walk to another station counts as' },
       { field: 'toolFetchMin', words: 'Fetching a tool counts as' },
+      { field: 'jumpMin', words: 'Jumping to other work counts as' },
     ];
 
   protected readonly others = computed(() => {
@@ -151,7 +164,17 @@ export class CrewPanel {
   protected weightOf(field: keyof Weights | 'moveMachineMin'): number {
     const crew = this.draft.settings()?.crew;
     if (!crew) return 0;
-    return field === 'moveMachineMin' ? crew.moveMachineMin : crew.weights[field];
+    return field === 'moveMachineMin' ? crew.moveMachineMin : (crew.weights[field] ?? 0);
+  }
+
+  protected readonly raisedOn = computed(() => this.draft.settings()?.crew.raisedOn ?? 'stands');
+
+  /** The machine is raised on something else, here and, as the shop’s list says from now on, on other jobs. */
+  protected raiseOn(on: RaisedOn): void {
+    const settings = this.draft.settings();
+    if (!settings) return;
+    void this.shed.raiseOn(on);
+    this.draft.settle({ ...settings, crew: { ...settings.crew, ...raisedOn(on) } }, RAISED_ON_WORDS[on]);
   }
 
   protected cramp(stations: ReadonlySet<Station>): void {

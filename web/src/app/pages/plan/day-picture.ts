@@ -39,12 +39,17 @@ export class DayPicture {
   protected readonly lanes = computed(() => {
     const { steps } = this.schedule();
     const total = this.total();
-    const outside = steps.some(({ people }) => people.length === 0) ? ['From outside'] : [];
-    return [...this.people(), ...outside].map((name) => {
-      const stays = staysOf(
-        steps.filter(({ people }) => (people.length === 0 ? name === 'From outside' : people.includes(name))),
-        total,
-      );
+    const nobodys = (name: string, which: (step: ScheduledStep) => boolean) => ({
+      name,
+      own: steps.filter((step) => step.people.length === 0 && which(step)),
+    });
+    const others = [
+      nobodys('From outside', ({ operation }) => operation.kind !== 'wait'),
+      nobodys('Left to itself', ({ operation }) => operation.kind === 'wait'),
+    ].filter(({ own }) => own.length > 0);
+    const crew = this.people().map((name) => ({ name, own: steps.filter(({ people }) => people.includes(name)) }));
+    return [...crew, ...others].map(({ name, own }) => {
+      const stays = staysOf(own, total);
       return { name, stays, words: `${several(stays.length, 'stay')}. Press where you want to look.` };
     });
   });

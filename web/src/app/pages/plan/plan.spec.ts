@@ -41,7 +41,7 @@ describe('the plan', () => {
     for (const part of ['Over the bay, on its wheels', 'Take', 'Ines', 'Let the fuel pressure down'])
       expect(first).toContain(part);
     expect(view.text()).toContain('Sign: Made safe');
-    expect(view.text()).toContain('102');
+    expect(view.text()).toContain('111');
     expect(view.text()).toContain('Raise the machine onto stands');
     expect(view.text()).toContain('Catch about 6.8 l of coolant');
   });
@@ -50,7 +50,7 @@ describe('the plan', () => {
     const view = await openView(Plan);
     const picture = view.element.querySelector('bl-day-picture figure');
     expect(picture?.getAttribute('aria-label')).toMatch(/2 people, .* moved up or down 1 time, 2 hold points/);
-    expect(view.element.querySelectorAll('bl-day-picture .lane')).toHaveLength(2);
+    expect(view.element.querySelectorAll('bl-day-picture .lane')).toHaveLength(3);
     expect(view.element.querySelectorAll('bl-day-picture i')).toHaveLength(2);
     expect(view.element.querySelector('bl-day-picture path')?.getAttribute('d')).toMatch(/^M0 17 H[\d.]+ V3 H100$/);
   });
@@ -326,7 +326,7 @@ describe('planning from where the job stands', () => {
       minutesLost: 1,
     });
     const view = await openView(Plan, [missing]);
-    expect(view.text()).toMatch(/steps not in this plan: they hang on Unhook the battery cable at the starter/);
+    expect(view.text()).toMatch(/steps not in this plan: they hang on Unbolt the battery cable at the starter/);
     expect(orderOf()).not.toContain('open:starter-cable');
   });
 });

@@ -65,7 +65,10 @@ export class Plan {
   });
   protected readonly begun = computed(() => (this.desk.state()?.progress.size ?? 0) > 0);
   protected readonly sheet = computed(
-    () => `/api/jobs/${encodeURIComponent(this.desk.job()?.id ?? '')}/run-sheet.pdf?half=${this.half()}`,
+    () =>
+      `/api/jobs/${encodeURIComponent(this.desk.job()?.id ?? '')}/run-sheet.pdf?half=${this.half()}&zone=${encodeURIComponent(
+        Intl.DateTimeFormat().resolvedOptions().timeZone,
+      )}`,
   );
 
   protected readonly day = computed(() => this.draft.settings()?.crew.day ?? USUAL_DAY);

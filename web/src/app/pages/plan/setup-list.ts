@@ -4,9 +4,9 @@ import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import type { JobState } from '@brisk/core/ledger';
-import { sheetSetups, type Planned, type SheetSetup } from '@brisk/core/planning';
+import { RAISING, sheetSetups, type Planned, type SheetSetup } from '@brisk/core/planning';
 import type { OperationId } from '@brisk/core/teardown';
-import { duration, HEIGHT_WORDS, MOVE_WORDS, STATION_WORDS } from '@brisk/core/words';
+import { duration, HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
 import { Selection } from '../../session/selection';
 import { PlanDraft } from '../../planning/plan-draft';
 
@@ -25,10 +25,10 @@ export class SetupList {
   protected readonly selection = inject(Selection);
   protected readonly stations = STATION_WORDS;
   protected readonly heights = HEIGHT_WORDS;
-  protected readonly moves = MOVE_WORDS;
   protected readonly duration = duration;
 
   protected readonly setups = computed(() => sheetSetups(this.state(), this.plan()));
+  protected readonly raising = computed(() => RAISING[this.plan().problem.crew.raisedOn ?? 'stands']);
   protected readonly crowd = computed(() => this.plan().problem.crew.hands.length > 1);
   protected readonly lists = computed(() => this.setups().map((_, index) => `setup-${index}`));
 

@@ -7,13 +7,12 @@ const known = new WeakMap<Template, Answers>();
 export function leastAnswers(template: Template): Answers {
   const before = known.get(template);
   if (before) return before;
-  const answers = Object.fromEntries(
-    template.options.map(({ option, choices }) => {
-      const sizes = choices.map((choice) => [choice, sizeWith(template, { [option]: choice })] as const);
-      const [least] = [...sizes].sort(([, one], [, other]) => one - other);
-      return [option, least?.[0] ?? choices[0]];
-    }),
-  ) as Answers;
+  // One after the other, so that each can stand beside those before it.
+  const answers = template.options.reduce<Choices>((chosen, { option, choices }) => {
+    const sizes = choices.map((choice) => [choice, sizeWith(template, { ...chosen, [option]: choice })] as const);
+    const [least] = [...sizes].sort(([, one], [, other]) => one - other);
+    return { ...chosen, [option]: least?.[0] ?? choices[0] };
+  }, {});
   known.set(template, answers);
   return answers;
 }

@@ -67,6 +67,7 @@ describe('the survey of a new machine', () => {
       /^By wire/,
       /An electric motor/,
       /Compressor swung aside/,
+      /^No/,
       /A cylinder and a line/,
       /Vacuum for a servo/,
       /^Yes/,
@@ -76,7 +77,6 @@ describe('the survey of a new machine', () => {
       /^Yes/,
       /^Yes/,
       /Pulled out of the gearbox/,
-      /^No/,
     ])
       await survey.tap(answer);
     await survey.tap(/Whole cradle/);
