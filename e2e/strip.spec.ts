@@ -153,8 +153,8 @@ test('two devices that count into the same bag lose nothing: the slower one is t
 }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
   const slow = await browser.newPage();
-  await slow.goto(`/jobs/${job}/strip?hand=open:upper-hose`);
-  await expect(hand(slow)).toContainText('upper radiator hose');
+  await slow.goto(`/jobs/${job}/strip?hand=open:heater-feed`);
+  await expect(hand(slow)).toContainText('heater feed hose');
   const number = Number(await hand(slow).locator('bl-keeping-choice .figure').textContent());
   await slow.route('**/api/**', (route) => route.abort());
   await hand(slow).locator('button.done').click();
@@ -168,12 +168,12 @@ test('two devices that count into the same bag lose nothing: the slower one is t
   });
   await slow.unroute('**/api/**');
   const told = slow.getByRole('alert').filter({ hasText: 'The number was taken' });
-  await expect(told).toContainText(`Write ${number + 1} on the bag of the upper radiator hose`, { timeout: 20_000 });
+  await expect(told).toContainText(`Write ${number + 1} on the bag of the heater feed hose`, { timeout: 20_000 });
   await slow.getByRole('button', { name: 'I have changed the label' }).click();
   await expect
     .poll(async () =>
       (await entriesOf(request, job)).filter(
-        ({ kind, connection }) => kind === 'fasteners-counted' && connection === 'upper-hose',
+        ({ kind, connection }) => kind === 'fasteners-counted' && connection === 'heater-feed',
       ),
     )
     .toEqual([expect.objectContaining({ bag: number + 1, kept: 'bag' })]);

@@ -46,7 +46,7 @@ export class HoldLine {
   protected readonly inForce = computed(() => {
     const state = this.state();
     return [
-      `${state.height === 'raised' ? 'Up on stands' : 'On its wheels'}`,
+      `${state.height === 'raised' ? 'Raised' : 'On its wheels'}`,
       ...conditionsInForce(state).map(({ name }) => name),
     ];
   });

@@ -63,7 +63,7 @@ export const CAUTION_NAMES: Readonly<Record<Caution, string>> = {
   battery: 'Live battery',
   fuel: 'Fuel',
   'hot-coolant': 'Hot coolant',
-  stands: 'Machine on stands',
+  stands: 'Machine raised',
   'under-load': 'Hanging load',
   airbag: 'Airbag',
   refrigerant: 'Refrigerant',
