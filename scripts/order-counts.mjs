@@ -1,7 +1,7 @@
 /**
  * Counts, over random jobs, how many orders of work show what can hurt somebody: random layouts, choices, ways out and
- * crews, each half in the order it is first proposed. `npm run orders -- --jobs 300 --seed 1`; `--core FOLDER` looks at
- * another build of core, to compare before with after. It reads orders as they come out and shares no rule with core.
+ * crews, each half in the order it is first proposed, or, with `--tries 3000`, in the best of so many that a search tried.
+ * `npm run orders -- --jobs 300 --seed 1`; `--core FOLDER` looks at another build of core, to compare before with after. It reads orders as they come out and shares no rule with core.
  */
 import { join, resolve } from 'node:path';
 import { root } from './say.mjs';
@@ -12,10 +12,25 @@ const option = (name, otherwise) => {
 };
 const core = resolve(option('core', join(root, 'core/dist')));
 const module = (name) => import(join(core, name, 'index.js'));
-const [{ compose, TEMPLATES, clashes }, { waysOut, ...maps }, { foldLedger, ...ledger }, { planned, usualSettings }] =
-  await Promise.all(['layouts', 'connection-map', 'ledger', 'planning'].map(module));
+const [
+  { compose, TEMPLATES, clashes },
+  { waysOut, ...maps },
+  { foldLedger, ...ledger },
+  { planned, prepared, usualSettings },
+  { scheduleOf, Search },
+] = await Promise.all(['layouts', 'connection-map', 'ledger', 'planning', 'schedule'].map(module));
 const rules = maps.RULES_NOW ?? ledger.RULES_NOW;
 const jobs = Number(option('jobs', '300'));
+const tries = Number(option('tries', '0'));
+
+/** The schedule of `half`: the first one, or the best of a search. */
+function scheduleFor(state, half, settings) {
+  if (tries === 0) return planned(state, half, settings, undefined).schedule;
+  const { net } = prepared(state, half, settings);
+  const search = new Search(net, 1);
+  search.run(tries);
+  return scheduleOf(net, search.best());
+}
 
 let seed = Number(option('seed', '1'));
 const random = () => {
@@ -134,6 +149,76 @@ const LOOKS = {
     back.some(
       ({ operation }) => operation.kind === 'fit' && /tape over|hold it: it|bend|Stand it/i.test(operation.tip ?? ''),
     ),
+  'coolant or exhaust opened with no time to cool': ({ out, work }) =>
+    out.some(
+      ({ operation }) =>
+        /^(drain:coolant|open:(downpipe-(turbo|manifold)|flex-clamp-turbo|silencer-nuts))$/.test(operation.id) &&
+        ![...before(work, operation.id)].some((id) => work.operations.get(id)?.kind === 'wait'),
+    ),
+  'exhaust torqued joint by joint, before all of it is in': ({ back }) => {
+    const joints = back.filter(({ operation }) => /^close:(downpipe|silencer)-(?!straps)/.test(operation.id));
+    return back.some(
+      ({ operation, startMin }) =>
+        /^torque:(downpipe|silencer)-/.test(operation.id) && joints.some(({ endMin }) => endMin > startMin + 1e-6),
+    );
+  },
+  'a torque left for later, though its joint could have had it at once': ({ back, work }) =>
+    back.some(({ operation, startMin }) => {
+      const closed = back.find(({ operation: one }) => one.id === operation.id.replace('torque:', 'close:'));
+      if (operation.kind !== 'torque' || !closed || closed.operation === operation) return false;
+      const waits = [...(work.into.get(operation.id) ?? [])].filter(({ before: one }) => one !== closed.operation.id);
+      const own = new Set((work.into.get(closed.operation.id) ?? []).map(({ before: one }) => one));
+      const free = waits.every(({ before: one }) => own.has(one));
+      const alike = closed.operation.hands === operation.hands && closed.operation.height === operation.height;
+      return free && alike && startMin > closed.endMin + 1e-6;
+    }),
+  'no tool named that fits a fastener': ({ map, opens }) =>
+    opens(() => true).some((id) => {
+      const { fasteners, tools } = map.connections.find((one) => `open:${one.id}` === id);
+      return fasteners.some(({ what }) => {
+        const size = /, (\d+ mm)/.exec(what)?.[1];
+        return size !== undefined && !tools.some((tool) => tool.includes(size));
+      });
+    }),
+  'fuel, steering or refrigerant pipe opened with nothing to cap it': ({ map, opens }) =>
+    opens(
+      ({ kind, system }) => ['pipe', 'hose'].includes(kind) && ['fuel', 'steering', 'refrigerant'].includes(system),
+    ).some((id) => !map.connections.find((one) => `open:${one.id}` === id).tools.includes('plugs and caps')),
+  'two steps of one job in the same words': ({ work }) => {
+    const titles = [...work.operations.values()].map(({ title, phase }) => `${phase} ${title}`);
+    return new Set(titles).size < titles.length;
+  },
+  'something bolted that is “unhooked”': ({ map, work }) =>
+    map.connections.some(
+      ({ id, fasteners }) =>
+        /^Unhook/.test(work.operations.get(`open:${id}`)?.title ?? '') &&
+        fasteners.some(({ what }) => /\bM\d+\b.*(nut|\d mm)/.test(what)),
+    ),
+  'engine and gearbox parted, and nobody looks at clutch or converter': ({ work }) =>
+    [...work.operations.keys()].some((id) => /^open:bell-/.test(id)) &&
+    ![...work.operations.values()].some(({ title }) => /disc|converter home|drive plate/i.test(title)),
+  'oil drained, and no plug, filter or strainer seen to': ({ work }) =>
+    work.operations.has('drain:engine-oil') &&
+    ![...work.operations.values()].some(({ title }) => /oil filter|oil strainer/i.test(title)),
+  'shaft in one piece undone with nothing slung under it': ({ map, work }) =>
+    map.connections.some(({ id }) => id === 'prop-sling') &&
+    work.operations.has('open:prop-front') &&
+    ![...before(work, 'open:prop-front')].some((id) => /sling/i.test(work.operations.get(id)?.title ?? '')),
+  'steering or suspension parted, and the wheels never measured': ({ work }) =>
+    [...work.operations.keys()].some((id) => /^open:(track-rod|hub-\w+-ball|toe-link|steering-coupling)/.test(id)) &&
+    ![...work.operations.values()].some(({ title }) => /wheels measured/i.test(title)),
+  'a row of injectors or coils gone through up and down': ({ steps }) =>
+    Object.values(
+      Object.groupBy(
+        steps.filter(({ operation }) => /^(open|close):(.*)-\d+$/.test(operation.id)),
+        ({ operation, people }) => `${operation.id.replace(/-\d+$/, '')} ${people.join()}`,
+      ),
+    ).some((row) => {
+      const numbers = row
+        .toSorted((one, other) => one.startMin - other.startMin)
+        .map(({ operation }) => Number(/\d+$/.exec(operation.id)[0]));
+      return numbers.some((number, at) => at > 0 && number < numbers[at - 1]);
+    }),
   'an order told for safety or the load path not turned round': ({ map, work }) =>
     map.connections.some(({ id, access }) =>
       access.some(
@@ -189,6 +274,10 @@ function straightOn(one, other) {
   );
 }
 
+if (!Object.groupBy)
+  Object.groupBy = (things, keyOf) =>
+    things.reduce((groups, one) => ({ ...groups, [keyOf(one)]: [...(groups[keyOf(one)] ?? []), one] }), {});
+
 const shown = Object.fromEntries(Object.keys(LOOKS).map((look) => [look, 0]));
 const lasts = { out: [], back: [] };
 let looked = 0;
@@ -212,7 +301,7 @@ while (looked < jobs) {
   const state = foldLedger(plan, []);
   const { work } = state;
   const halves = Object.fromEntries(
-    ['out', 'back'].map((half) => [half, planned(state, half, usualSettings(crew), undefined).schedule]),
+    ['out', 'back'].map((half) => [half, scheduleFor(state, half, usualSettings(crew))]),
   );
   for (const half of ['out', 'back']) lasts[half].push(halves[half].costs.finishMin);
   const mounts = new Set(map.connections.filter(({ carriesLoad }) => carriesLoad).map(({ id }) => id));

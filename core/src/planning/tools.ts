@@ -25,7 +25,7 @@ const IN_EVERY_SHOP = [
   /^(?:[6-9]|1[0-9]|2[0-4]) mm (?:\w+ )?(?:ratchet|socket|spanner)$/,
   /^T\d+ driver$/,
   /^(?:flat|small)? ?(?:screw)?driver$/,
-  /^[\w -]*(?:extension|breaker bar|pliers|penetrant|marker|rags?|strap|straps|brush|tray|fork|bar|pick|punch|caps|lamp|blocks?|funnel|hook|cutter|torque wrench|can|extinguisher|stands|hex|syringe|filter)$/,
+  /^[\w -]*(?:extension|breaker bar|pliers|penetrant|marker|rags?|strap|straps|brush|tray|fork|bar|pick|punch|caps|lamp|blocks?|funnel|hook|cutter|torque wrench|can|extinguisher|stands|hex|syringe|filter|pads|tape|degreaser|scraper|grease|washer|gaskets|thermometer|straight edge|rule|chocks)$/,
 ];
 
 /** Every tool the steps want, what the shop lacks first, then by how many steps want it. */

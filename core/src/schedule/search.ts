@@ -29,6 +29,8 @@ export class Search {
   /** Before which of the best order the machine is moved early. */
   #bestMoves: ReadonlySet<Task> = new Set();
   readonly #stepMin: number;
+  /** What is worked along, by its line. */
+  readonly #rows = new Map<number, readonly Task[]>();
   #bestCosts: Costs;
   #tried = 0;
 
@@ -40,6 +42,7 @@ export class Search {
   ) {
     this.#builder = new ScheduleBuilder(net);
     this.#random = xoroshiro128plus(seed);
+    for (const task of net.tasks) this.#rows.set(task.line, [...(this.#rows.get(task.line) ?? []), task]);
     this.#stepMin = net.tasks.reduce((sum, { minutes }) => sum + minutes, 0) / Math.max(1, net.tasks.length);
     // Marks that are there belong to the orders to begin with.
     const marked = new Set(net.tasks.filter(({ moveFirst }) => moveFirst));
@@ -89,7 +92,30 @@ export class Search {
       this.#tried += 1;
       this.step((this.#tried % CYCLE) / CYCLE);
     }
-    return this.#bestCosts.objective < before;
+    const better = this.#bestCosts.objective < before;
+    if (better) this.tidyRows();
+    return better;
+  }
+
+  /** Has the best order go through each row from one end to the other, wherever that costs nothing. */
+  private tidyRows(): void {
+    const working = new Set(this.net.tasks.filter(({ moveFirst }) => moveFirst));
+    this.mark(this.#bestMoves);
+    for (const line of this.#rows.values()) {
+      const single = line.filter(({ first, then }) => !first && !then);
+      for (const station of new Set(single.map((task) => task.station))) {
+        const row = new Set(single.filter((task) => task.station === station));
+        const inRow = [...row].sort((one, other) => one.inLine - other.inLine);
+        let at = 0;
+        const tidy = this.#best.map((task) => (row.has(task) ? (inRow[at++] ?? task) : task));
+        if (tidy.every((task, index) => task === this.#best[index]) || !respects(tidy)) continue;
+        const costs = this.#builder.costs(tidy);
+        if (costs.objective > this.#bestCosts.objective + 1e-9) continue;
+        this.#best = tidy;
+        this.#bestCosts = costs;
+      }
+    }
+    this.mark(working);
   }
 
   /** Every other cycle goes on from the best; the rest begin by a rule with chance in it. */
@@ -171,7 +197,9 @@ export class Search {
     const { first, last } = this.bounds(from, from + 1);
     if (first === last) return undefined;
     let to = uniformInt(this.#random, first, last);
-    if (uniformFloat64(this.#random) < 0.5) to = this.besideLike(task, to, first, last);
+    const liked = uniformFloat64(this.#random);
+    if (liked < 0.4) to = this.besideLike(task, to, first, last);
+    else if (liked < 0.7) to = this.nextInRow(task, to, first, last);
     return to === from ? undefined : this.shift(from, from + 1, to);
   }
 
@@ -261,6 +289,17 @@ export class Search {
         if (at >= first && at <= last && this.#order[at] !== task && this.#order[at]?.station === task.station)
           return at;
     return to;
+  }
+
+  /** The place behind the one before `task` in its row, if there is one between `first` and `last`. */
+  private nextInRow(task: Task, to: number, first: number, last: number): number {
+    let before: Task | undefined;
+    for (const other of this.#rows.get(task.line) ?? [])
+      if (other.station === task.station && other.inLine < task.inLine && other.inLine >= (before?.inLine ?? -Infinity))
+        before = other;
+    if (!before) return to;
+    const behind = before.place < task.place ? before.place + 1 : before.place;
+    return Math.min(last, Math.max(first, behind));
   }
 
   /** Moves the run from `from` to before `end` so that it begins at `to`. Returns what was there, to put it back. */

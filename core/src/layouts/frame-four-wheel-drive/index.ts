@@ -68,7 +68,10 @@ export const frameFourWheelDrive: Template = {
     propellerShaft,
     transferBox,
     ladderFrame,
-    coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], { behind: ['heat-shield'] }),
+    coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], {
+      behind: ['heat-shield'],
+      hot: ['downpipe-bracket'],
+    }),
     oilChange({ plugNm: 40, spanner: '19 mm spanner' }),
     coveredPaint,
     cleanBay,

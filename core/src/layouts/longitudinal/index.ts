@@ -43,7 +43,10 @@ const around: readonly Piece[] = [
   lengthwise,
   propellerShaft,
   bellHousing,
-  coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], { behind: ['heat-shield'] }),
+  coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], {
+    behind: ['heat-shield'],
+    hot: ['downpipe-bracket'],
+  }),
   oilChange({ plugNm: 35, spanner: '17 mm spanner' }),
   coveredPaint,
   cleanBay,

@@ -40,7 +40,7 @@ export const highVoltage: Piece = {
     ),
     cooling.hose(
       'inverter-hose',
-      'the coolant hose from the inverter to the motor',
+      'the coolant hose between inverter and motor',
       ['inverter', 'drive-motor'],
       top,
       [2, 4, 8],

@@ -100,19 +100,12 @@ export const petrol: Piece = {
         tip: 'Tag feed and return apart: swapped, it starts and dies.',
       },
     ),
-    fuel.hose(
-      'lift-pump-feed',
-      'the fuel hose from the tank at the lift pump',
-      ['lift-pump', 'fuel-lines'],
-      top,
-      [2, 3, 8],
-      {
-        needs: ['fuel-closed', 'battery-isolated'],
-        tools: ['clamp', 'rags', 'plugs and caps', '7 mm socket'],
-        set: { count: 1, what: 'worm clamp 10–16, 7 mm' },
-        tip: 'The tank may stand higher than the pump: clamp or plug it at once.',
-      },
-    ),
+    fuel.hose('lift-pump-feed', 'the tank hose at the lift pump', ['lift-pump', 'fuel-lines'], top, [2, 3, 8], {
+      needs: ['fuel-closed', 'battery-isolated'],
+      tools: ['clamp', 'rags', 'plugs and caps', '7 mm socket'],
+      set: { count: 1, what: 'worm clamp 10–16, 7 mm' },
+      tip: 'The tank may stand higher than the pump: clamp or plug it at once.',
+    }),
     fuel.cable('choke-cable', 'the choke cable at the carburettor', ['carburettor', 'body'], top, [2, 3, 8], {
       cautions: [],
       tools: ['8 mm spanner', 'small screwdriver'],

@@ -14,6 +14,7 @@ import {
   wheelLeft,
   wheelRight,
 } from '../author.js';
+import { aboveTray } from '../systems/battery-and-loom.js';
 import type { Piece } from '../template.js';
 
 const mounts = connectionsOf('mounts', { cautions: ['under-load'] });
@@ -59,6 +60,7 @@ export const cradle: Piece = {
     mounts.bolted('roll-gearbox', 'the roll mount at the gearbox', ['roll-mount', 'gearbox'], below, [2, 4, 12], {
       tools: ['16 mm ratchet'],
       cautions: [],
+      access: [aboveTray],
       set: { count: 2, what: 'M10×1.5 × 35, 16 mm', singleUse: true },
       nm: 50,
       loose: 'roll mount',
@@ -66,6 +68,7 @@ export const cradle: Piece = {
     mounts.bolted('roll-cradle', 'the roll mount at the cradle', ['roll-mount', 'cradle'], below, [2, 4, 12], {
       tools: ['18 mm ratchet'],
       cautions: [],
+      access: [aboveTray],
       set: { count: 1, what: 'M12×1.75 × 90, 18 mm', singleUse: true },
       nm: 80,
       loose: 'roll mount',

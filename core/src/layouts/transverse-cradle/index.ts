@@ -1,7 +1,7 @@
 /** Engine and gearbox across the nose on a cradle, driving the front wheels. */
 import { nose } from '../author.js';
 import { airPath, brakeVacuum } from '../systems/air.js';
-import { batteryAndLoom } from '../systems/battery-and-loom.js';
+import { aboveTray, batteryAndLoom, bothParted } from '../systems/battery-and-loom.js';
 import { coolant, engineOil, heaterHoses, oilCooler, radiator } from '../systems/cooling.js';
 import { diesel } from '../systems/diesel.js';
 import { driveBelt, refrigerant, steeringPump } from '../systems/driven-by-belt.js';
@@ -69,7 +69,10 @@ export const transverseCradle: Template = {
     driveShafts,
     bellHousing,
     highVoltage,
-    coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], { behind: ['heat-shield'] }),
+    coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], {
+      behind: ['heat-shield'],
+      hot: ['downpipe-bracket'],
+    }),
     oilChange({ plugNm: 30, spanner: '17 mm spanner' }),
     coveredPaint,
     cleanBay,
@@ -86,6 +89,9 @@ export const transverseCradle: Template = {
   ],
   without: ['steering-box', 'steering-box-bolts'],
   changes: {
+    'downpipe-bracket': { access: [aboveTray] },
+    'road-speed': { access: [aboveTray] },
+    'gearbox-ground': { access: [aboveTray, bothParted] },
     'lower-arm-bolts': { between: ['lower-arms', 'cradle'] },
     'clutch-cylinder-bolts': { station: 'bay-top', height: 'either', cautions: [] },
     'loom-bell-clips': { station: 'bay-top', height: 'either', cautions: [] },

@@ -76,7 +76,7 @@ export const behindTheSeats: Piece = {
     }),
     cooling.hose(
       'pipe-hose-feed',
-      'the hose from the engine to the coolant pipe',
+      'the coolant hose between engine and coolant pipe',
       ['engine', 'coolant-pipes'],
       below,
       [2, 4, 10],
@@ -92,7 +92,7 @@ export const behindTheSeats: Piece = {
     ),
     cooling.hose(
       'pipe-hose-return',
-      'the hose from the coolant pipe to the thermostat',
+      'the coolant hose between coolant pipe and thermostat',
       ['coolant-pipes', 'engine'],
       below,
       [2, 4, 10],

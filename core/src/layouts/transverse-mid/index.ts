@@ -1,7 +1,7 @@
 /** Engine and gearbox across, behind the seats, driving the rear wheels. */
 import { liftStep, tail } from '../author.js';
 import { airPath, brakeVacuum } from '../systems/air.js';
-import { batteryAndLoom } from '../systems/battery-and-loom.js';
+import { aboveTray, batteryAndLoom, bothParted } from '../systems/battery-and-loom.js';
 import { coolant, engineOil, heaterHoses, oilCooler, radiator } from '../systems/cooling.js';
 import { driveBelt, refrigerant } from '../systems/driven-by-belt.js';
 import { exhaustSystem } from '../systems/exhaust.js';
@@ -66,7 +66,10 @@ export const transverseMid: Template = {
     gearCables,
     driveShafts,
     bellHousing,
-    coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], { behind: ['heat-shield'] }),
+    coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], {
+      behind: ['heat-shield'],
+      hot: ['downpipe-bracket'],
+    }),
     oilChange({ plugNm: 30, spanner: '17 mm spanner' }),
     coveredPaint,
     cleanBay,
@@ -83,6 +86,9 @@ export const transverseMid: Template = {
   ],
   without: ['fan-shroud', 'radiator', 'condenser'],
   changes: {
+    'downpipe-bracket': { access: [aboveTray] },
+    'road-speed': { access: [aboveTray] },
+    'gearbox-ground': { access: [aboveTray, bothParted] },
     'lower-arm-bolts': { between: ['lower-arms', 'rear-cradle'] },
     'charge-cooler-pins': { between: ['charge-cooler', 'body'], name: 'the charge cooler in its side duct' },
     'compressor-hoses': { between: ['compressor', 'body'] },

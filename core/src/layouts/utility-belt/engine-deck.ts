@@ -141,7 +141,7 @@ export const engineDeck: Piece = {
     }),
     connectionsOf('fuel', { cautions: ['fuel'] }).hose(
       'tank-hose',
-      'the fuel hose from the tank',
+      'the fuel hose at the tank',
       ['fuel-tank', 'fuel-lines'],
       top,
       [1, 2, 5],

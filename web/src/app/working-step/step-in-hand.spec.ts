@@ -105,6 +105,8 @@ describe('the step in hand', () => {
     );
     expect(view.text()).toContain('Raise the machine onto stands');
     expect(view.text()).toContain('Stands under the body');
+    expect(view.text()).toContain('trolley jack, four rated stands');
+    expect(view.text()).toContain('Rock it by hand before anybody goes under.');
     await view.press('It is up');
     await view.settle();
     expect(view.desk.state()?.height).toBe('raised');

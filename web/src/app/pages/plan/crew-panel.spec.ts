@@ -97,6 +97,17 @@ describe('what counts', () => {
     expect(settings()?.crew.cramped).toEqual(before);
   });
 
+  it('is what the machine is raised on: one job at a time between stands, and the shop’s list knows of its lift', async () => {
+    const view = await open();
+    expect(settings()?.crew).toMatchObject({ raisedOn: 'stands', moveMachineMin: 15 });
+    expect(settings()?.crew.cramped).toContain('underside');
+    await choose(view.element, 'The machine is raised on', 'A lift');
+    await view.settle();
+    expect(settings()?.crew).toMatchObject({ raisedOn: 'lift', moveMachineMin: 8 });
+    expect(settings()?.crew.cramped).not.toContain('underside');
+    expect(view.server.toolList.document.tools).toEqual([{ tool: 'vehicle lift', here: true }]);
+  });
+
   it('is a day that opens before it closes', async () => {
     const view = await open();
     await view.change(view.labelled('Work from'), '23:00');

@@ -16,6 +16,8 @@ interface Stay {
   readonly words: string;
   readonly label: string;
   readonly together: boolean;
+  /** Nobody’s hands: it cools, or soaks. */
+  readonly waits: boolean;
   readonly first: string;
 }
 
@@ -119,6 +121,7 @@ function staysOf(steps: readonly ScheduledStep[], total: number): readonly Stay[
     const last = runs.at(-1)?.at(-1);
     const goesOn =
       last &&
+      last.operation.kind !== 'wait' &&
       last.operation.station === step.operation.station &&
       last.height === step.height &&
       last.people.length === step.people.length &&
@@ -130,16 +133,18 @@ function staysOf(steps: readonly ScheduledStep[], total: number): readonly Stay[
     const [first, last] = [run[0], run.at(-1)];
     if (!first || !last) return [];
     const width = ((last.endMin - first.startMin) / total) * 100;
-    const where = STATION_WORDS[first.operation.station];
+    const waits = first.operation.kind === 'wait';
+    const where = waits ? first.operation.title : STATION_WORDS[first.operation.station];
     const together = first.people.length > 1;
     return [
       {
         left: (first.startMin / total) * 100,
         width,
         together,
+        waits,
         first: first.operation.id,
         label: width > 5 ? where : '',
-        words: `${where}, ${HEIGHT_WORDS[first.height]}, after ${duration(first.startMin)} for ${duration(last.endMin - first.startMin)}: ${several(run.length, 'step')}${together ? ', two together' : ''}`,
+        words: `${where}${waits ? '' : `, ${HEIGHT_WORDS[first.height]}`}, after ${duration(first.startMin)} for ${duration(last.endMin - first.startMin)}${waits ? '' : `: ${several(run.length, 'step')}${together ? ', two together' : ''}`}`,
       },
     ];
   });
