@@ -474,7 +474,7 @@ function loader() {
   });
   crew.comeBackOn('2026-11-19');
   crew.write('Kamal', 5, { kind: 'part-arrived', need: idFrom('loader seal') });
-  crew.workUntil((state) => isDone(state, 'torque:deck-front') && isDone(state, 'torque:deck-rear'));
+  crew.workUntil((state) => isDone(state, 'torque:deck-front'));
   crew.write(
     'Ines',
     2,
@@ -574,7 +574,7 @@ function tender() {
     crankSeconds: 5,
     result: 'runs',
   });
-  crew.workUntil((state) => hasRun(state) && isDone(state, 'check:heat-cycle'));
+  crew.workUntil((state) => hasRun(state) && isDone(state, 'check:on-its-wheels'));
   crew.write('Ines', 10, {
     kind: 'handed-over',
     openItems: openItems(crew.state).length,

@@ -101,7 +101,7 @@ describe('what counts', () => {
     const view = await open();
     expect(settings()?.crew).toMatchObject({ raisedOn: 'stands', moveMachineMin: 15 });
     expect(settings()?.crew.cramped).toContain('underside');
-    await choose(view.element, 'The machine is raised on', 'A lift');
+    await choose(view.fixture, 'The machine is raised on', 'A lift');
     await view.settle();
     expect(settings()?.crew).toMatchObject({ raisedOn: 'lift', moveMachineMin: 8 });
     expect(settings()?.crew.cramped).not.toContain('underside');
