@@ -167,12 +167,14 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await expect(page.getByText('✓ Rail pressure lamp')).toBeVisible();
     await attempt('12.6', '10.4', 'runs');
     await expect(hand(page)).toContainText('Warm up');
-    while (await hand(page).isVisible()) await doStep(page);
+    await doStep(page);
+    await crew((state) => stopOf(state) === 'handover');
     await page.getByRole('link', { name: 'To the handover' }).click();
   });
 
   await test.step('Handover: what is open in red, torque list, bundle, signed', async () => {
-    while (await hand(page).isVisible()) await doStep(page);
+    await doStep(page);
+    await crew((state) => nextUp(state) === undefined);
     const red = page.locator('.list > .grave');
     await expect(red.filter({ hasText: 'Left attached on purpose: a hose clip on the wing' })).toBeVisible();
     await expect(red.filter({ hasText: /counted out, \d+ counted in/ })).toBeVisible();

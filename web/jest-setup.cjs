@@ -1,4 +1,6 @@
-if (process.env.VIEWS_AS_SHIPPED) globalThis.ngDevMode = false;
+const { env } = require('node:process');
+
+if (env.VIEWS_AS_SHIPPED) globalThis.ngDevMode = false;
 
 const { setupZonelessTestEnv } = require('jest-preset-angular/setup-env/zoneless/index.js');
 

@@ -208,6 +208,13 @@ describe('composing', () => {
     expect(spoil({ routes: map.routes.map((route) => ({ ...route, liftSteps: [] })) })).toMatch(
       /nothing of the way out/,
     );
+    const heavy = map.parts.map((part) => (part.id === 'silencer' ? { ...part, massKg: 44 } : part));
+    expect(spoil({ parts: heavy })).toMatch(/The silencer weighs 44 kg, and one person takes it out/);
+    const [guard] = map.connections.filter(({ id }) => id === 'guard-screws');
+    const with1 = (change: object) =>
+      spoil({ connections: map.connections.map((one) => (one === guard ? { ...one, ...change } : one)) });
+    expect(with1({ tools: ['13 mm ratchet'] })).toMatch(/No tool named for it fits “M6×1.0 × 16, 10 mm”/);
+    expect(with1({ fasteners: [{ count: 1, what: 'M6×1.0 × 40, 10 mm, locking nut' }] })).toMatch(/turns with its nut/);
     const automatic = usualMap('longitudinal-automatic');
     const inside = automatic.connections.map((one) =>
       one.id === 'flexplate-bolts' ? { ...one, access: [{ open: 'flexplate-bolts', why: 'So' }] } : one,

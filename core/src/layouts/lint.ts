@@ -39,6 +39,7 @@ export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map))
       say(connection.id, 'It is bolted, and no tool is named.');
     for (const words of toolProblems(connection)) say(connection.id, words);
   }
+  for (const words of gearProblems(map)) say(map.layout, words);
   const knot = knotIn(map);
   if (knot) say(knot[0] ?? map.layout, `It can never be reached: ${knot.join(' → ')} wait for each other.`);
   for (const { powerpack, route } of ways) {
@@ -73,6 +74,27 @@ export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map))
     }
   }
   return problems;
+}
+
+/** What one person does not lift, and what a beam on the wings does not carry. */
+const ONE_LIFTS_KG = 20;
+const BEAM_CARRIES_KG = 400;
+
+/** Parts too heavy for the hands named for them, and gear that is not made for what hangs on it. */
+function gearProblems(map: ConnectionMap): readonly string[] {
+  const massOf = (id: string) =>
+    map.parts.reduce((sum, part) => (lumpOf(map, [id]).has(part.id) ? sum + (part.massKg ?? 0) : sum), 0);
+  const alone = map.parts.filter(
+    ({ id, removal }) => removal?.hands === 1 && massOf(id) > ONE_LIFTS_KG && !/jack|hoist/.test(removal.tools.join()),
+  );
+  const beams = map.conditions.filter(
+    ({ established }) => established.by === 'step' && established.step.tools.includes('engine beam'),
+  );
+  const engine = massOf('engine');
+  return [
+    ...alone.map(({ id, name }) => `The ${name} weighs ${massOf(id)} kg, and one person takes it out.`),
+    ...(beams.length > 0 && engine > BEAM_CARRIES_KG ? [`A beam does not carry ${engine} kg.`] : []),
+  ];
 }
 
 /** Heads of `connection` that no tool named for it fits, and bolts with a nut that nothing holds against turning. */

@@ -1,5 +1,5 @@
 import type { FastenerSet, Part } from '../../connection-map/index.js';
-import { minutes, type Time } from '../author.js';
+import { minutes, removal, top, type Time } from '../author.js';
 import type { Change } from '../template.js';
 
 interface Heavier {
@@ -138,7 +138,14 @@ export const HEAVIER_PARTS: Readonly<Record<string, Partial<Omit<Part, 'id'>>>> 
   starter: { massKg: 14 },
   alternator: { massKg: 11 },
   compressor: { massKg: 9 },
-  turbo: { massKg: 24 },
+  turbo: {
+    massKg: 24,
+    removal: removal('Lift the turbocharger off', top, [4, 8, 20], {
+      hands: 2,
+      cautions: ['heavy'],
+      tip: 'Tape over every opening; nothing falls into it.',
+    }),
+  },
   propshaft: { massKg: 48 },
   'rear-axle': { massKg: 780 },
   airbox: { massKg: 16, zone: 'bay-rear' },
