@@ -50,14 +50,16 @@ async function goTo(page: Page, address: string): Promise<void> {
 async function byNight(page: Page): Promise<void> {
   await page.evaluate(async () => {
     const { classList, style } = document.documentElement;
-    if (classList.contains('night')) return;
     classList.add('night');
+    // As it stands when it is opened, not scrolled to where the view before it was.
+    window.scrollTo(0, 0);
     // Some elements keep their colour until they are laid out anew.
     style.display = 'none';
     await new Promise(requestAnimationFrame);
     style.display = '';
     await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
-    await Promise.all(document.getAnimations().map(({ finished }) => finished));
+    // One that is called off has come to its end too.
+    await Promise.allSettled(document.getAnimations().map(({ finished }) => finished));
   });
 }
 
