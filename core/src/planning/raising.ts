@@ -1,6 +1,6 @@
 import type { Caution, MachineHeight } from '../connection-map/index.js';
 import type { JobState } from '../ledger/index.js';
-import { halfOf, PHASES, type Half } from '../teardown/index.js';
+import { phasesOf, type Half } from '../teardown/index.js';
 import type { RaisedOn } from '../schedule/index.js';
 import type { ShopTool } from './tools.js';
 
@@ -57,8 +57,8 @@ export function raisedOnFor(state: JobState, half: Half, otherwise: RaisedOn = '
   return state.plans.get(half)?.settings.crew.raisedOn ?? otherwise;
 }
 
-/** Whether the machine leaves its wheels at all for what is left of `half`. */
+/** Whether the machine leaves its wheels at all in `half`. */
 export function leavesItsWheels(state: JobState, half: Half): boolean {
-  const phases = PHASES.filter((phase) => halfOf(phase) === half);
+  const phases = phasesOf(half);
   return [...state.work.operations.values()].some(({ phase, height }) => height === 'raised' && phases.includes(phase));
 }

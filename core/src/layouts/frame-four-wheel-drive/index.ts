@@ -18,7 +18,7 @@ import { engineHeld, engineOnStand, gearboxOnJack, onTheHoist } from '../systems
 import { offer, type Template } from '../template.js';
 import { ladderFrame } from './frame.js';
 import { transferBox, transferOil } from './transfer.js';
-import { coolAndSoak } from '../systems/heat-and-rust.js';
+import { frontPipeSoaked } from '../systems/heat-and-rust.js';
 import { oilChange } from '../systems/oil-change.js';
 import { cleanBay, coveredPaint } from '../systems/paint-and-bay.js';
 import { clutchWork } from '../systems/clutch-work.js';
@@ -68,10 +68,7 @@ export const frameFourWheelDrive: Template = {
     propellerShaft,
     transferBox,
     ladderFrame,
-    coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], {
-      behind: ['heat-shield'],
-      hot: ['downpipe-bracket'],
-    }),
+    frontPipeSoaked,
     oilChange({ plugNm: 40, spanner: '19 mm spanner' }),
     coveredPaint,
     cleanBay,

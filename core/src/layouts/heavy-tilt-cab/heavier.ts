@@ -40,6 +40,15 @@ const flange = heavier({
   back: 'Paint marks together, new locking nuts.',
 });
 
+const ground = (more: Pick<FastenerSet, 'note'> = {}): Change =>
+  heavier({
+    set: { count: 1, what: 'M12×1.75 × 25, 19 mm flange', ...more },
+    tools: ['19 mm ratchet', 'wire brush'],
+    time: [2, 4, 10],
+    nm: 60,
+    back: 'Bright metal under the eye.',
+  });
+
 /** What shared pieces hold with a car’s fasteners, as a heavy vehicle holds it. */
 export const HEAVIER: Readonly<Record<string, Change>> = {
   'bell-housing': heavier({
@@ -75,20 +84,8 @@ export const HEAVIER: Readonly<Record<string, Change>> = {
     nm: 24,
     back: 'Rubber cap over the nut.',
   }),
-  'engine-ground': heavier({
-    set: { count: 1, what: 'M12×1.75 × 25, 19 mm flange', note: 'toothed washer under the eye' },
-    tools: ['19 mm ratchet', 'wire brush'],
-    time: [2, 4, 10],
-    nm: 60,
-    back: 'Bright metal under the eye.',
-  }),
-  'gearbox-ground': heavier({
-    set: { count: 1, what: 'M12×1.75 × 25, 19 mm flange' },
-    tools: ['19 mm ratchet', 'wire brush'],
-    time: [2, 4, 10],
-    nm: 60,
-    back: 'Bright metal under the eye.',
-  }),
+  'engine-ground': ground({ note: 'toothed washer under the eye' }),
+  'gearbox-ground': ground(),
   'upper-hose': hose('60–70', [3, 6, 15]),
   'lower-hose': hose('60–70', [3, 6, 15]),
   'charge-hose-hot': hose('90–100', [4, 7, 15]),

@@ -18,7 +18,7 @@ import { engineHeld, engineOnStand, gearboxOnJack, onTheHoist } from '../systems
 import { offer, type Piece, type Template } from '../template.js';
 import { lengthwise } from './lengthwise.js';
 import { lengthwiseRoutes, powerpacks } from './ways-out.js';
-import { coolAndSoak } from '../systems/heat-and-rust.js';
+import { frontPipeSoaked } from '../systems/heat-and-rust.js';
 import { oilChange } from '../systems/oil-change.js';
 import { cleanBay, coveredPaint } from '../systems/paint-and-bay.js';
 import { clutchWork, converterWork } from '../systems/clutch-work.js';
@@ -43,10 +43,7 @@ const around: readonly Piece[] = [
   lengthwise,
   propellerShaft,
   bellHousing,
-  coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], {
-    behind: ['heat-shield'],
-    hot: ['downpipe-bracket'],
-  }),
+  frontPipeSoaked,
   oilChange({ plugNm: 35, spanner: '17 mm spanner' }),
   coveredPaint,
   cleanBay,

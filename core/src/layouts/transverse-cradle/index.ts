@@ -18,7 +18,7 @@ import { engineHeld, gearboxOnJack, onTheDolly, onTheHoist } from '../systems/su
 import { offer, type Template } from '../template.js';
 import { cradle } from './cradle.js';
 import { routes } from './ways-out.js';
-import { coolAndSoak } from '../systems/heat-and-rust.js';
+import { frontPipeSoaked } from '../systems/heat-and-rust.js';
 import { oilChange } from '../systems/oil-change.js';
 import { cleanBay, coveredPaint } from '../systems/paint-and-bay.js';
 import { clutchWork } from '../systems/clutch-work.js';
@@ -69,10 +69,7 @@ export const transverseCradle: Template = {
     driveShafts,
     bellHousing,
     highVoltage,
-    coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], {
-      behind: ['heat-shield'],
-      hot: ['downpipe-bracket'],
-    }),
+    frontPipeSoaked,
     oilChange({ plugNm: 30, spanner: '17 mm spanner' }),
     coveredPaint,
     cleanBay,

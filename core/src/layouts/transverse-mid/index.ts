@@ -16,7 +16,7 @@ import { gearboxOnJack, engineHeld, onTheDolly, onTheHoist } from '../systems/su
 import { bodyOff, bodyOn, gearboxDown, gearboxUp } from '../systems/ways.js';
 import { offer, type Template } from '../template.js';
 import { behindTheSeats } from './behind-the-seats.js';
-import { coolAndSoak } from '../systems/heat-and-rust.js';
+import { frontPipeSoaked } from '../systems/heat-and-rust.js';
 import { oilChange } from '../systems/oil-change.js';
 import { cleanBay, coveredPaint } from '../systems/paint-and-bay.js';
 import { clutchWork } from '../systems/clutch-work.js';
@@ -66,10 +66,7 @@ export const transverseMid: Template = {
     gearCables,
     driveShafts,
     bellHousing,
-    coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], {
-      behind: ['heat-shield'],
-      hot: ['downpipe-bracket'],
-    }),
+    frontPipeSoaked,
     oilChange({ plugNm: 30, spanner: '17 mm spanner' }),
     coveredPaint,
     cleanBay,
