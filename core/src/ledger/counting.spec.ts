@@ -16,7 +16,7 @@ import {
   renumbered,
   setCountOf,
   setsOf,
-  soakingSteps,
+  leftToItself,
   startOf,
   unevenWords,
   type EntryBody,
@@ -228,11 +228,11 @@ describe('soaking', () => {
       soakMin,
     });
     const state = then(startOf(plan), stuck(30), stuck(15));
-    const [soaking] = soakingSteps(state);
+    const [soaking] = leftToItself(state);
     const at = Date.parse(state.entries.at(-1)?.at ?? '');
     expect(soaking).toMatchObject({ operation: { id: 'open:mount-left' }, readyMs: at + 15 * 60_000 });
     expect(state.struggles.get('open:mount-left')).toHaveLength(2);
-    expect(soakingSteps(startOf(plan))).toEqual([]);
+    expect(leftToItself(startOf(plan))).toEqual([]);
   });
 });
 

@@ -65,7 +65,7 @@ export {
 export { fastenerCount, nextBag, nextTag, wantsTag } from './numbers.js';
 export { renumbered } from './renumbered.js';
 export { fastenersToBuy, type FastenersToBuy } from './shopping.js';
-export { soakingSteps, type Soaking } from './soaking.js';
+export { leftToItself, type LeftToItself } from './left-to-itself.js';
 export type { OpenItem } from './open-item.js';
 export { openItems } from './open-items.js';
 export { STOP_WORDS, STOPS, type Stop } from './stops.js';

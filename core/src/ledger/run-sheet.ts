@@ -9,6 +9,7 @@ import {
   type Setup,
 } from '../schedule/index.js';
 import { halfOf, PHASES, type Operation, type OperationId, type WorkPhase } from '../teardown/index.js';
+import { notYetOver } from './left-to-itself.js';
 import { heightNeeded, isDone, unsettled } from './reading.js';
 import type { JobState } from './state.js';
 import { waitsFor } from './waits-for.js';
@@ -57,7 +58,7 @@ export function runSheet(state: JobState, phases: readonly WorkPhase[] = PHASES,
         operations: unsettled(state, phase),
         graph: state.work,
         height,
-        later: putOff(state),
+        later: putOff(state, phase),
         ...lastStation(state, operations),
       });
       return {
@@ -76,8 +77,12 @@ export function runSheet(state: JobState, phases: readonly WorkPhase[] = PHASES,
   };
 }
 
-function putOff(state: JobState): ReadonlySet<string> {
-  return new Set([...state.progress].filter(([, { is }]) => is !== 'done').map(([id]) => id));
+/** What somebody put off or is stuck at, and what is left to itself for a while yet. */
+function putOff(state: JobState, phase: WorkPhase): ReadonlySet<string> {
+  return new Set([
+    ...[...state.progress].filter(([, { is }]) => is !== 'done').map(([id]) => id),
+    ...notYetOver(state, phase).map(({ id }) => id),
+  ]);
 }
 
 /** Where the crew stands: at the last step planned, or else the last one done. */

@@ -1,6 +1,6 @@
 import { MOVING, STATIONS, type MachineHeight, type StepHeight } from '../connection-map/index.js';
 import type { Absence } from './crew.js';
-import type { Task, TaskNet } from './task.js';
+import { handsOfRun, type Task, type TaskNet } from './task.js';
 
 /** What an order comes to. All in minutes or plain counts. */
 export interface Costs {
@@ -174,8 +174,7 @@ export class ScheduleBuilder {
         stoppedFor = last ? { is: 'machine', by: last } : { is: 'machine' };
         busyMin = stopped;
       }
-      let hands = task.hands;
-      for (let next = task.then; next; next = next.then) if (next.hands > hands) hands = next.hands;
+      const hands = handsOfRun(task);
       let from = Math.max(stopped, task.notBefore);
       for (const earlier of task.before) if (earlier.endMin > from) from = earlier.endMin;
       if (task.exclusive && busyMin > from) from = busyMin;

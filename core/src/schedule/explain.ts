@@ -1,6 +1,6 @@
 import type { OperationId } from '../teardown/index.js';
 import type { Schedule, ScheduledStep } from './schedule.js';
-import { keepApart, type TaskNet } from './task.js';
+import { handsOfRun, keepApart, type TaskNet } from './task.js';
 
 const SAME_MIN = 1e-6;
 
@@ -58,15 +58,7 @@ export function slackOf(net: TaskNet, schedule: Schedule): ReadonlyMap<Operation
       if (other && keepApart(task, other) && later.startMin >= step.endMin - SAME_MIN) follow(step, later);
   });
   const stretches = stretchesOf(net, steps);
-  for (const { station, hands } of steps.map(({ operation }) => operation)) {
-    // Where there is room for one job at a time, or two take all of it, the next one waits.
-    if (net.room[net.tasks.find(({ operation }) => operation.station === station)?.station ?? 0] !== 1 && hands === 1)
-      continue;
-    const here = steps.filter(({ operation }) => operation.station === station);
-    here.forEach((step, index) => {
-      for (const later of here.slice(index + 1)) if (later.startMin >= step.endMin - SAME_MIN) follow(step, later);
-    });
-  }
+  for (const [earlier, later] of roomHandedOn(net, steps)) follow(earlier, later);
   for (let index = stretches.length - 1; index >= 0; index -= 1) {
     const stretch = stretches[index] ?? { steps: [], moved: false };
     const next = stretches[index + 1];
@@ -82,6 +74,27 @@ export function slackOf(net: TaskNet, schedule: Schedule): ReadonlyMap<Operation
     }
   }
   return new Map(steps.map((step) => [step.operation.id, Math.max(0, (latestEnd.get(step) ?? 0) - step.endMin)]));
+}
+
+/**
+ * Which step each one has its room from: the last one there that had been gone for the shortest time, or all that were
+ * there where it takes the whole place, as the plan was built.
+ */
+function* roomHandedOn(net: TaskNet, steps: readonly ScheduledStep[]): Iterable<[ScheduledStep, ScheduledStep]> {
+  const places = net.room.map((room) => Array.from({ length: room }, (): ScheduledStep | undefined => undefined));
+  for (const step of steps) {
+    const task = net.byId.get(step.operation.id);
+    const here = task && places[task.station];
+    if (!here || task.waiting) continue;
+    const freeMin = (index: number) => here[index]?.endMin ?? 0;
+    const free = [...here.keys()].filter((index) => freeMin(index) <= step.startMin + SAME_MIN);
+    const taken = handsOfRun(task) > 1 ? free : free.sort((one, other) => freeMin(other) - freeMin(one)).slice(0, 1);
+    for (const index of taken) {
+      const earlier = here[index];
+      if (earlier) yield [earlier, step];
+      here[index] = step;
+    }
+  }
 }
 
 /** Stretches between which everybody stops, and whether the machine is moved before each. */

@@ -75,6 +75,15 @@ export function stopsEverybody({ kind }: Operation): boolean {
   return kind === 'hold-point' || kind === 'lift' || kind === 'lower';
 }
 
+/** How many hands the run that `task` belongs to keeps from its first step to its last. */
+export function handsOfRun(task: Task): number {
+  let one = task;
+  while (one.first) one = one.first;
+  let hands = one.hands;
+  for (let next = one.then; next; next = next.then) if (next.hands > hands) hands = next.hands;
+  return hands;
+}
+
 /** Whether one of the two moves what hands are at during the other, or moves itself. */
 export function keepApart(one: Task, other: Task): boolean {
   return (one.moves & (other.at | other.moves)) !== 0 || (other.moves & one.at) !== 0;

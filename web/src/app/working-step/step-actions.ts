@@ -1,7 +1,9 @@
 import { inject, Injectable, Injector, signal } from '@angular/core';
 import { oneOf, text } from '@brisk/contracts/fields';
-import type { SkipMode } from '@brisk/core/ledger';
+import { CAUTION_WORDS } from '@brisk/core/connection-map';
+import { leftToItself, type JobState, type SkipMode } from '@brisk/core/ledger';
 import type { Operation } from '@brisk/core/teardown';
+import { duration } from '@brisk/core/words';
 import { firstValueFrom } from 'rxjs';
 import { Desk } from '../session/desk';
 import { Recorder } from '../session/recorder';
@@ -65,6 +67,21 @@ export class StepActions {
         .afterClosed(),
     );
     if (told) this.recorder.record(`Stuck: ${operation.title}`, ...told.bodies);
+  }
+
+  /** Whether a wait is over: asked where, by the record, not even its least time is. */
+  async hasWaited(state: JobState, wait: Operation): Promise<boolean> {
+    const running = leftToItself(state).find(({ operation }) => operation.id === wait.id);
+    const leftMin = Math.ceil(((running?.leastMs ?? 0) - Date.now()) / 60_000);
+    if (leftMin <= 0) return true;
+    const answers = await this.asker.ask({
+      title: wait.title,
+      words: `By the record its least time has ${duration(leftMin)} to go: what comes before it was written down too short a while ago.`,
+      ...(wait.cautions[0] ? { caution: CAUTION_WORDS[wait.cautions[0]] } : {}),
+      questions: [],
+      action: 'It has waited long enough',
+    });
+    return answers !== undefined;
   }
 
   /** Minutes at the step in hand, for whoever asks how much time was lost. */

@@ -301,6 +301,35 @@ describe('the step in hand', () => {
     expect(view.element.querySelector('h1')?.textContent).toContain('Unplug the oil pressure switch');
   });
 
+  it('counts down a wait beside the work that can be done meanwhile, and asks before it is cut short', async () => {
+    jest.useFakeTimers({
+      doNotFake: ['setTimeout', 'queueMicrotask', 'nextTick'],
+      now: Date.parse('2026-03-02T09:00:00.000Z'),
+    });
+    try {
+      const entries = workedUntil((state) => isDone(state, 'do:soak-exhaust'));
+      const moments = entries.map((entry) => ({ ...entry, at: '2026-03-02T08:58:00.000Z' }));
+      const view = await open(moments);
+      expect(view.text()).toMatch(/13 min yet: Let the penetrant creep in/);
+      expect(view.element.querySelector('h1')?.textContent).not.toContain('penetrant creep');
+      await view.press('Take it');
+      await tick(20);
+      await view.settle();
+      expect(view.element.querySelector('h1')?.textContent).toContain('Let the penetrant creep in');
+      await view.press('It has waited');
+      await view.settle();
+      expect(wordsOf(document.body)).toContain('has 3 min to go');
+      expect(view.server.entries).toHaveLength(entries.length);
+      pressable(document.body, 'It has waited long enough').click();
+      await view.settle();
+      expect(sent(view, entries.length)).toEqual([
+        { ...head, kind: 'operation-done', operation: 'do:soak-exhaust-in' },
+      ]);
+    } finally {
+      jest.useRealTimers();
+    }
+  });
+
   it('records a photo pinned to the step, and says so where the file is none', async () => {
     const view = await open();
     const chooser = view.element.querySelector<HTMLInputElement>('input[name=photos]');

@@ -47,7 +47,7 @@ import { PhotoKey } from '../photos/photo-key';
 import { PhotoStrip } from '../photos/photo-strip';
 import { HoldPoint } from './hold-point';
 import { KeepingChoice } from './keeping-choice';
-import { SoakingList } from './soaking-list';
+import { LeftList } from './left-list';
 import { StepActions } from './step-actions';
 import { Recorder } from '../session/recorder';
 import { JointActions } from './joint-actions';
@@ -65,6 +65,7 @@ import { turnsBetweenTouches } from './turns';
     HoldPoint,
     HouseWords,
     KeepingChoice,
+    LeftList,
     MatButton,
     MatCheckbox,
     MatExpansionModule,
@@ -72,7 +73,6 @@ import { turnsBetweenTouches } from './turns';
     MatListModule,
     PhotoKey,
     PhotoStrip,
-    SoakingList,
     StepClock,
     Stepper,
     TorqueEntry,
@@ -140,6 +140,12 @@ export class StepInHand {
   protected readonly shownConnections = computed(() => {
     const connection = this.connection();
     return connection ? [connection] : [];
+  });
+
+  protected readonly doneWords = computed(() => {
+    const now = this.now();
+    if (now?.moveTo) return now.moveTo === 'raised' ? 'It is up' : 'It is on its wheels';
+    return now?.operation.kind === 'wait' ? 'It has waited' : 'Done';
   });
 
   /** How the machine is raised or let down, where that comes first. */
@@ -240,7 +246,7 @@ export class StepInHand {
 
   constructor() {
     inject(Keys).use(
-      { key: 'd', words: 'Done', act: () => this.done() },
+      { key: 'd', words: 'Done', act: () => void this.pressed() },
       { key: 'x', words: 'Stuck', act: () => this.with((operation) => void this.actions.stuck(operation)) },
       {
         key: 's',
@@ -283,7 +289,13 @@ export class StepInHand {
         ].join('; ');
   }
 
-  protected done(): void {
+  /** Done, unless it is a wait that can hardly be over: then it is asked first. */
+  protected async pressed(): Promise<void> {
+    const operation = this.doing();
+    if (operation?.kind !== 'wait' || (await this.actions.hasWaited(this.state(), operation))) this.done();
+  }
+
+  private done(): void {
     const now = this.now();
     if (!now || this.litresWrong()) return;
     if (now.moveTo) {

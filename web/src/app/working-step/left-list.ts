@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
-import { soakingSteps, type JobState } from '@brisk/core/ledger';
+import { leftToItself, type JobState } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { duration } from '@brisk/core/words';
 import { map, timer } from 'rxjs';
@@ -9,22 +9,24 @@ import { Selection } from '../session/selection';
 
 const TICK_MS = 10_000;
 
-/** Stuck steps that soak: how long yet, and which can be tried again. */
+/** What is left to itself, soaking or waiting: how long yet, and what somebody can go on with. */
 @Component({
-  selector: 'bl-soaking-list',
+  selector: 'bl-left-list',
   imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @for (one of soaking(); track one.id) {
+    @for (one of left(); track one.id) {
       <div [class.ready]="one.ready" [attr.role]="one.ready ? 'status' : null">
         <p>
           @if (one.ready) {
-            <strong>Soaked. Try again:</strong> {{ one.title }}
+            <strong>{{ one.soaks ? 'Soaked. Try again:' : 'Time is up:' }}</strong> {{ one.title }}
           } @else {
-            <span class="figure">{{ one.left }}</span> to soak: {{ one.title }}
+            <span class="figure">{{ one.left }}</span> {{ one.soaks ? 'to soak:' : 'yet:' }} {{ one.title }}
           }
         </p>
-        <button matButton type="button" (click)="selection.take(one.id)">Take it</button>
+        @if (one.id !== inHand()) {
+          <button matButton type="button" (click)="selection.take(one.id)">Take it</button>
+        }
       </div>
     }
   `,
@@ -45,18 +47,29 @@ const TICK_MS = 10_000;
     }
   `,
 })
-export class SoakingList {
+export class LeftList {
   readonly state = input.required<JobState>();
   readonly phases = input.required<readonly WorkPhase[]>();
+  /** The step on the large card: a soaked one says so itself there, a wait goes on counting here. */
+  readonly inHand = input<string>();
   protected readonly selection = inject(Selection);
   private readonly nowMs = toSignal(timer(0, TICK_MS).pipe(map(() => Date.now())), { initialValue: Date.now() });
 
-  protected readonly soaking = computed(() =>
-    soakingSteps(this.state())
-      .filter(({ operation }) => this.phases().includes(operation.phase) && operation.id !== this.selection.hand())
-      .map(({ operation: { id, title }, readyMs }) => {
+  protected readonly left = computed(() =>
+    leftToItself(this.state())
+      .filter(
+        ({ operation: { id, phase }, struggle }) =>
+          this.phases().includes(phase) && !(struggle && id === this.inHand()),
+      )
+      .map(({ operation: { id, title }, readyMs, struggle }) => {
         const minutes = Math.ceil((readyMs - this.nowMs()) / 60_000);
-        return { id, title, ready: minutes <= 0, left: duration(Math.max(1, minutes)) };
+        return {
+          id,
+          title,
+          soaks: struggle !== undefined,
+          ready: minutes <= 0,
+          left: duration(Math.max(1, minutes)),
+        };
       }),
   );
 }
