@@ -3,6 +3,7 @@ import type { Piece } from '../template.js';
 import { loomPlug } from './battery-and-loom.js';
 
 const exhaust = connectionsOf('exhaust', { cautions: ['eyes'] });
+const ENGINE_OUTWARDS = 'From the engine outwards, so that nothing pulls on the manifold.';
 const copperNuts = { count: 3, what: 'M8 copper nut, 13 mm', singleUse: true };
 
 /** From the engine to the rear exhaust: shield, front pipe, sensors, hangers. */
@@ -65,6 +66,7 @@ export const exhaustSystem: Piece = {
         set: { count: 2, what: 'M8×1.25 × 25, 13 mm flange' },
         nm: 22,
         loose: 'exhaust',
+        torqueAfter: [{ connection: 'downpipe-flange', why: 'Brackets come last: they hold the pipe as it lies.' }],
       },
     ),
     exhaust.bolted(
@@ -78,6 +80,10 @@ export const exhaustSystem: Piece = {
         set: { count: 2, what: 'M10×1.5 × 45 with spring and nut, 15 mm', note: 'spring under the head' },
         nm: 35,
         loose: 'exhaust',
+        torqueAfter: [
+          { connection: 'downpipe-turbo', why: ENGINE_OUTWARDS },
+          { connection: 'downpipe-manifold', why: ENGINE_OUTWARDS },
+        ],
         back: 'New gasket ring.',
       },
     ),

@@ -138,6 +138,7 @@ export const engineDeck: Piece = {
       set: { count: 2, what: 'M8×1.25 × 25, 13 mm' },
       nm: 22,
       loose: 'silencer',
+      torqueAfter: [{ connection: 'silencer-nuts', why: 'Brackets come last: they hold the pipe as it lies.' }],
     }),
     connectionsOf('fuel', { cautions: ['fuel'] }).hose(
       'tank-hose',
