@@ -10,7 +10,7 @@ export async function benchPlan(tell) {
   await ensureInstalled();
   await ensureBuilt();
   const { TEMPLATES, usualMap } = await import('@brisk/core/layouts');
-  const { waysOut } = await import('@brisk/core/connection-map');
+  const { RULES_NOW, waysOut } = await import('@brisk/core/connection-map');
   const { extend, nextUp, startOf, gateOf } = await import('@brisk/core/ledger');
   const planning = await import('@brisk/core/planning');
   const { phasesOf } = await import('@brisk/core/teardown');
@@ -43,7 +43,7 @@ export async function benchPlan(tell) {
   for (const { layout } of TEMPLATES) {
     const map = usualMap(layout);
     const [{ powerpack, route }] = waysOut(map);
-    const state = startOf({ map, powerpack: powerpack.id, route: route.id });
+    const state = startOf({ map, powerpack: powerpack.id, route: route.id, rules: RULES_NOW });
     for (const which of ['out', 'back'])
       for (const people of [1, 2, 3]) {
         const problem = problemFor(state, which, usualSettings(names.slice(0, people)));
@@ -74,7 +74,12 @@ export async function benchPlan(tell) {
       }
   }
 
-  const minibus = startOf({ map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' });
+  const minibus = startOf({
+    map: usualMap('longitudinal-automatic'),
+    powerpack: 'engine-with-gearbox',
+    route: 'top',
+    rules: RULES_NOW,
+  });
   const problem = problemFor(minibus, 'back', usualSettings(names.slice(0, 2)));
   const search = new Search(taskNet(problem), 1);
   searchFor(search, 2_000);
