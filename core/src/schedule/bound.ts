@@ -1,3 +1,4 @@
+import { MOVING } from '../connection-map/index.js';
 import { tailsOf } from './starts.js';
 import type { Task, TaskNet } from './task.js';
 import { precedes } from './task.js';
@@ -17,7 +18,8 @@ export interface Bound {
  * their minutes add up. Between two gates nothing is quicker than the longest chain, than all work over all hands
  * (with what must run before and after: Carlier 1982), than the work of one station over its room, or than work on the
  * ground and work in the air one after the other. Moving the machine stops everybody, so its minutes come on top; the
- * least number of moves comes from the chains. What only waits counts in the longest chain of all, and not in between,
+ * least number of moves comes from the chains. Whoever is in a run is busy until all of it is done, and what is done at a
+ * thing never meets what moves it. What only waits counts in the longest chain of all, and not in between,
  * where the machine may be moved meanwhile. Every station not yet stood at costs a walk, every tool a fetch.
  */
 export function boundOf(net: TaskNet): Bound {
@@ -25,7 +27,7 @@ export function boundOf(net: TaskNet): Bound {
   // Where somebody goes away, work for two may be left to one.
   const short = problem.crew.hands.some(({ away = [] }) => away.length > 0);
   const worked = net.tasks.filter(({ waiting }) => !waiting);
-  const tasks = short ? worked.map((task) => ({ ...task, hands: Math.min(task.hands, 1) })) : worked;
+  const tasks = short ? worked.map((task) => ({ ...task, handsHeld: Math.min(task.handsHeld, 1) })) : worked;
   const { weights, moveMachineMin, hands } = problem.crew;
   const stands = standsOf(net);
   const heightChanges = fewestHeightChanges(net, stands);
@@ -123,9 +125,9 @@ function betweenGates(net: TaskNet, between: readonly Task[], stands: ReadonlyMa
   const height = (wanted: Stands) => between.filter((task) => stands.get(task) === wanted);
   const onGround = height('ground');
   const inAir = height('raised');
-  const split = crowded(net, onGround, people) + crowded(net, inAir, people);
+  const split = keptClear(net, onGround, people) + keptClear(net, inAir, people);
 
-  let squeezed = crowded(net, between, people);
+  let squeezed = keptClear(net, between, people);
   for (const head of new Set(heads.values())) {
     const late = between.filter((task) => (heads.get(task) ?? 0) >= head);
     for (const tail of new Set(late.map((task) => tails.get(task) ?? 0))) {
@@ -139,7 +141,7 @@ function betweenGates(net: TaskNet, between: readonly Task[], stands: ReadonlyMa
 /** Minutes of hands in `tasks`; what stops everybody takes all of them. */
 function work(tasks: readonly Task[], people = 0): number {
   return tasks.reduce(
-    (sum, { minutes, hands, exclusive }) => sum + minutes * (exclusive && people > 0 ? people : hands),
+    (sum, { minutes, handsHeld, exclusive }) => sum + minutes * (exclusive && people > 0 ? people : handsHeld),
     0,
   );
 }
@@ -150,15 +152,36 @@ function crowded(net: TaskNet, tasks: readonly Task[], people: number): number {
   let least = work(tasks, people) / people;
   net.room.forEach((room, station) => {
     const here = tasks.filter((task) => task.station === station);
-    const taken = here.reduce((sum, { minutes, hands }) => sum + minutes * (room === 1 ? 1 : Math.max(1, hands)), 0);
+    const taken = here.reduce(
+      (sum, { minutes, handsHeld }) => sum + minutes * (room === 1 ? 1 : Math.max(1, handsHeld)),
+      0,
+    );
     least = Math.max(least, taken / room);
   });
   // Of two tasks that each take more than half of the crew, one waits for the other.
-  const large = tasks.filter(({ hands, exclusive }) => exclusive || hands * 2 > people);
-  return Math.max(
-    least,
-    large.reduce((sum, { minutes }) => sum + minutes, 0),
-  );
+  const large = tasks.filter(({ handsHeld, exclusive }) => exclusive || handsHeld * 2 > people);
+  return Math.max(least, minutesOf(large));
+}
+
+/**
+ * The least minutes for `tasks` where some move what hands are at during others: those never meet, whatever else goes
+ * on, so the minutes in which a thing moves and the least for what is done at it meanwhile add up.
+ */
+function keptClear(net: TaskNet, tasks: readonly Task[], people: number): number {
+  const all = crowded(net, tasks, people);
+  return MOVING.reduce((least, _, index) => {
+    const bit = 1 << index;
+    const moving = tasks.filter(({ moves }) => (moves & bit) !== 0);
+    if (moving.length === 0) return least;
+    const at = tasks.filter(
+      ({ moves, at: hands, exclusive }) => exclusive || ((hands & bit) !== 0 && (moves & bit) === 0),
+    );
+    return Math.max(least, minutesOf(moving.filter(({ exclusive }) => !exclusive)) + crowded(net, at, people));
+  }, all);
+}
+
+function minutesOf(tasks: readonly Task[]): number {
+  return tasks.reduce((sum, { minutes }) => sum + minutes, 0);
 }
 
 /**

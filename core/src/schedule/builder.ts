@@ -1,6 +1,6 @@
 import { MOVING, STATIONS, type MachineHeight, type StepHeight } from '../connection-map/index.js';
 import type { Absence } from './crew.js';
-import { handsOfRun, type Task, type TaskNet } from './task.js';
+import type { Task, TaskNet } from './task.js';
 
 /** What an order comes to. All in minutes or plain counts. */
 export interface Costs {
@@ -174,7 +174,7 @@ export class ScheduleBuilder {
         stoppedFor = last ? { is: 'machine', by: last } : { is: 'machine' };
         busyMin = stopped;
       }
-      const hands = handsOfRun(task);
+      const hands = task.handsHeld;
       let from = Math.max(stopped, task.notBefore);
       for (const earlier of task.before) if (earlier.endMin > from) from = earlier.endMin;
       if (task.exclusive && busyMin > from) from = busyMin;

@@ -1,6 +1,6 @@
 import type { OperationId } from '../teardown/index.js';
 import type { Schedule, ScheduledStep } from './schedule.js';
-import { handsOfRun, keepApart, type TaskNet } from './task.js';
+import { keepApart, type TaskNet } from './task.js';
 
 const SAME_MIN = 1e-6;
 
@@ -88,7 +88,7 @@ function* roomHandedOn(net: TaskNet, steps: readonly ScheduledStep[]): Iterable<
     if (!here || task.waiting) continue;
     const freeMin = (index: number) => here[index]?.endMin ?? 0;
     const free = [...here.keys()].filter((index) => freeMin(index) <= step.startMin + SAME_MIN);
-    const taken = handsOfRun(task) > 1 ? free : free.sort((one, other) => freeMin(other) - freeMin(one)).slice(0, 1);
+    const taken = task.handsHeld > 1 ? free : free.sort((one, other) => freeMin(other) - freeMin(one)).slice(0, 1);
     for (const index of taken) {
       const earlier = here[index];
       if (earlier) yield [earlier, step];

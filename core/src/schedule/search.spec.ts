@@ -306,4 +306,18 @@ describe('the lower bound', () => {
     expect(finish([plainStep('a', { hands: 2 }), plainStep('b', { hands: 2 })])).toBe(4);
     expect(finish([plainStep('a'), plainStep('b'), plainStep('c')], [edge('a', 'b'), edge('b', 'c')])).toBe(6);
   });
+
+  it('counts whom a run keeps to its end, and what is never done beside what moves', () => {
+    const least = (problem: Partial<SchedulingProblem> & Pick<SchedulingProblem, 'operations'>) =>
+      boundOf(taskNet({ precedence: [], crew: plainCrew(2), height: 'ground', ...problem })).finishMin;
+    const four = minutes(4);
+    const run = [plainStep('both', { hands: 2, minutes: four }), plainStep('one', { minutes: four, station: 'front' })];
+    const beside = plainStep('beside', { minutes: four, station: 'bay-left' });
+    expect(least({ operations: [...run, beside] })).toBe(8);
+    expect(least({ operations: [...run, beside], runs: [{ first: 'both', then: 'one' }] })).toBe(12);
+    const turned = plainStep('turn', { minutes: four, moves: ['crank'] });
+    const belt = plainStep('belt', { minutes: four, station: 'front', at: ['crank'] });
+    expect(least({ operations: [turned, { ...belt, at: [] }] })).toBe(4);
+    expect(least({ operations: [turned, belt] })).toBe(8);
+  });
 });

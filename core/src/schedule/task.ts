@@ -42,6 +42,8 @@ export interface Task {
   then: Task | undefined;
   /** The step whose hands it goes on in, where it is the second of a run. */
   first: Task | undefined;
+  /** Hands it keeps busy: those of the whole run it belongs to, which nobody leaves. */
+  handsHeld: number;
   /** Direct neighbours, without those that follow from others. */
   readonly before: readonly Task[];
   readonly after: readonly Task[];
@@ -73,15 +75,6 @@ export interface TaskNet {
 /** Whether everybody else stops for an operation: hold points, and whatever hangs in the air. */
 export function stopsEverybody({ kind }: Operation): boolean {
   return kind === 'hold-point' || kind === 'lift' || kind === 'lower';
-}
-
-/** How many hands the run that `task` belongs to keeps from its first step to its last. */
-export function handsOfRun(task: Task): number {
-  let one = task;
-  while (one.first) one = one.first;
-  let hands = one.hands;
-  for (let next = one.then; next; next = next.then) if (next.hands > hands) hands = next.hands;
-  return hands;
 }
 
 /** Whether one of the two moves what hands are at during the other, or moves itself. */
@@ -132,6 +125,7 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
       at: bitsOf(operation.at),
       then: undefined,
       first: undefined,
+      handsHeld: Math.min(hands, people),
       before: [],
       after: [],
       ancestors: new Uint32Array(words),
@@ -151,6 +145,11 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
     one.then = other;
     other.first = one;
   }
+  for (const head of tasks.filter(({ first }) => !first)) {
+    const run = runFrom(head);
+    const held = Math.max(...run.map(({ hands }) => hands));
+    for (const task of run) task.handsHeld = held;
+  }
   const topological = linked(edges, tasks, byId);
   return {
     problem,
@@ -162,6 +161,13 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
     room: STATIONS.map((station) => (crew.cramped.includes(station) ? 1 : ROOM)),
     gear: tasks.filter(({ load }) => load === 'gives-back').length,
   };
+}
+
+/** The steps that are gone through in one go from `head` on, itself the first. */
+function runFrom(head: Task): readonly Task[] {
+  const run = [head];
+  for (let next = head.then; next; next = next.then) run.push(next);
+  return run;
 }
 
 /** Gives names their numbers, in the order they come up. */
