@@ -314,7 +314,7 @@ describe('the lower bound', () => {
     const run = [plainStep('both', { hands: 2, minutes: four }), plainStep('one', { minutes: four, station: 'front' })];
     const beside = plainStep('beside', { minutes: four, station: 'bay-left' });
     expect(least({ operations: [...run, beside] })).toBe(8);
-    expect(least({ operations: [...run, beside], runs: [{ first: 'both', then: 'one' }] })).toBe(12);
+    expect(least({ operations: [...run, beside], runs: [{ first: 'both', then: 'one' }] })).toBe(10);
     const turned = plainStep('turn', { minutes: four, moves: ['crank'] });
     const belt = plainStep('belt', { minutes: four, station: 'front', at: ['crank'] });
     expect(least({ operations: [turned, { ...belt, at: [] }] })).toBe(4);
