@@ -149,7 +149,7 @@ function work(tasks: readonly Task[], people = 0): number {
 /** The least minutes for `tasks` by hands, by room at each station, and by work that two do together. */
 function crowded(net: TaskNet, tasks: readonly Task[], people: number): number {
   if (tasks.length === 0) return 0;
-  let least = work(tasks, people) / people;
+  let least = Math.max(work(tasks, people) / people, ...tasks.map(({ minutes }) => minutes));
   net.room.forEach((room, station) => {
     const here = tasks.filter((task) => task.station === station);
     const taken = here.reduce(

@@ -312,7 +312,7 @@ describe('the lower bound', () => {
       boundOf(taskNet({ precedence: [], crew: plainCrew(2), height: 'ground', ...problem })).finishMin;
     const four = minutes(4);
     const run = [plainStep('both', { hands: 2, minutes: four }), plainStep('one', { minutes: four, station: 'front' })];
-    const beside = plainStep('beside', { minutes: four, station: 'bay-left' });
+    const beside = plainStep('beside', { minutes: four, station: 'rear' });
     expect(least({ operations: [...run, beside] })).toBe(8);
     expect(least({ operations: [...run, beside], runs: [{ first: 'both', then: 'one' }] })).toBe(10);
     const turned = plainStep('turn', { minutes: four, moves: ['crank'] });
