@@ -130,9 +130,8 @@ test('parts to order and attempts say what is missing or makes no sense', async 
 });
 
 test('a torque without a value, and one that is none, are refused', async ({ page, request }) => {
-  const bundle = await copyOfDemoJob(request, 'De-icer');
-  await page.goto(`/jobs/${bundle}/handover`);
-  const entries = (await (await request.get(`/api/jobs/${bundle}/ledger`)).json()) as {
+  const deicer = await demoJob(request, 'De-icer');
+  const entries = (await (await request.get(`/api/jobs/${deicer}/ledger`)).json()) as {
     entries: { id: string; kind: string; operation?: string }[];
   };
   expect(entries.entries.length).toBeGreaterThan(100);

@@ -21,37 +21,9 @@ async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
   await page.mouse.up();
 }
 
-test('a search in the worker finds a better order, which is followed, versioned and still there after a reload', async ({
-  page,
-  request,
-}) => {
-  const job = await beginJob(request, 'Planned');
-  await page.goto(`/jobs/${job}/plan`);
-  const before = await finish(page);
-  await page.getByRole('button', { name: 'Find a better order' }).click();
-  await expect(page.getByText(/tried, best so far/)).toBeVisible();
-  await page.getByRole('button', { name: 'Stop, take the best' }).click();
-  await expect(page.getByText('Not followed yet.')).toBeVisible();
-  expect(await finish(page)).toBeLessThan(before);
-  await page.reload();
-  await expect(page.getByText('Not followed yet.')).toBeVisible();
-  await page.getByRole('button', { name: 'Follow this plan' }).click();
-  await expect(page.getByText(/Plan 1, followed since/)).toBeVisible();
-  const after = await finish(page);
-  await page.reload();
-  await expect(page.getByText(/Plan 1, followed since/)).toBeVisible();
-  expect(await finish(page)).toBe(after);
-
-  await page.getByRole('link', { name: 'Begin', exact: true }).click();
-  await expect(hand(page)).toContainText('by the plan');
-});
-
-test('the page goes on drawing while the search runs', async ({ page, request }) => {
-  const job = await beginJob(request, 'Frames');
-  await page.goto(`/jobs/${job}/plan`);
-  await page.getByRole('button', { name: 'Find a better order' }).click();
-  await expect(page.getByText(/tried, best so far/)).toBeVisible();
-  const frames = await page.evaluate(
+/** Pictures drawn in a second. A page blocked by a search would draw none; how long each takes is in the benchmark. */
+async function framesDrawn(page: Page): Promise<number> {
+  return page.evaluate(
     () =>
       new Promise<number>((done) => {
         let seen = 0;
@@ -64,11 +36,37 @@ test('the page goes on drawing while the search runs', async ({ page, request })
         requestAnimationFrame(count);
       }),
   );
-  // A page blocked by the search would draw none; how long frames take is measured in the benchmark.
-  expect(frames).toBeGreaterThan(5);
+}
+
+test('a search in the worker finds a better order while the page goes on drawing; it is followed, versioned, printed and still there after a reload', async ({
+  page,
+  request,
+}) => {
+  const job = await beginJob(request, 'Planned');
+  await page.goto(`/jobs/${job}/plan`);
+  const before = await finish(page);
+  await page.getByRole('button', { name: 'Find a better order' }).click();
+  await expect(page.getByText(/tried, best so far/)).toBeVisible();
+  expect(await framesDrawn(page)).toBeGreaterThan(5);
+  await page.getByRole('button', { name: 'Stop, take the best' }).click();
+  await expect(page.getByText('Not followed yet.')).toBeVisible();
+  expect(await finish(page)).toBeLessThan(before);
+  await page.reload();
+  await expect(page.getByText('Not followed yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Follow this plan' }).click();
+  await expect(page.getByText(/Plan 1, followed since/)).toBeVisible();
+  const after = await finish(page);
+  await page.reload();
+  await expect(page.getByText(/Plan 1, followed since/)).toBeVisible();
+  expect(await finish(page)).toBe(after);
+
+  const sheet = await page.getByRole('link', { name: 'Print' }).getAttribute('href');
+  expect((await request.get(sheet ?? '')).headers()['content-type']).toContain('application/pdf');
+  await page.getByRole('link', { name: 'Begin', exact: true }).click();
+  await expect(hand(page)).toContainText('by the plan');
 });
 
-test('a step dragged where it may not stand says what breaks, and can take along what goes along', async ({
+test('a step dragged where it may not stand says what breaks; where it may it stands, is undone, redone and pinned by key', async ({
   page,
   request,
 }) => {
@@ -76,45 +74,32 @@ test('a step dragged where it may not stand says what breaks, and can take along
   // Both ends of the drag have to be in sight at once.
   await page.setViewportSize({ width: 1280, height: 3200 });
   await page.goto(`/jobs/${job}/plan`);
-  const rows = page.locator('bl-setup-list .row');
-  await expect(rows.first()).toBeVisible();
-  const airbox = rows.filter({ hasText: 'Lift the air filter box out' });
-  const first = rows.filter({ hasText: 'Unbolt the battery negative lead' });
-  await drag(page, airbox.locator('.handle'), first);
+  const row = (title: string) => page.locator('bl-setup-list .row').filter({ hasText: title });
+  const names = page.locator('bl-setup-list .row .step > span:first-child');
+  await expect(names.first()).toBeVisible();
+  const titles = await names.allTextContents();
+  await drag(page, row('Lift the air filter box out').locator('.handle'), row('Unbolt the battery negative lead'));
   await expect(page.getByText('That would break something')).toBeVisible();
   await expect(page.locator('.broken')).toContainText('Nobody has looked and signed');
   await page.getByRole('button', { name: 'Leave it where it was' }).click();
   await expect(page.getByText('No plan is followed yet')).toBeVisible();
-});
+  await expect(names).toHaveText(titles);
 
-test('a step dragged to another place stands there, is undone and redone, and pinned by key', async ({
-  page,
-  request,
-}) => {
-  const job = await beginJob(request, 'Dragged well');
-  await page.setViewportSize({ width: 1280, height: 3200 });
-  await page.goto(`/jobs/${job}/plan`);
-  const rows = page.locator('bl-setup-list .row .step > span:first-child');
-  await expect(rows.first()).toBeVisible();
-  const titles = await rows.allTextContents();
   const from = titles.indexOf('Unplug the alternator control plug');
   const to = titles.indexOf('Unplug the oil pressure switch');
   expect(Math.min(from, to)).toBeGreaterThan(0);
-  const row = (title: string) => page.locator('bl-setup-list .row').filter({ hasText: title });
-  const [late, early] = from > to ? [titles[from], titles[to]] : [titles[to], titles[from]];
-  await drag(page, row(late ?? '').locator('.handle'), row(early ?? ''));
+  const [late = '', early = ''] = from > to ? [titles[from], titles[to]] : [titles[to], titles[from]];
+  await drag(page, row(late).locator('.handle'), row(early));
   await expect(page.getByText('Not followed yet.')).toBeVisible();
-  const moved = await rows.allTextContents();
-  expect(moved.indexOf(late ?? '')).toBeLessThan(titles.indexOf(late ?? ''));
+  const moved = await names.allTextContents();
+  expect(moved.indexOf(late)).toBeLessThan(titles.indexOf(late));
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(rows).toHaveText(titles);
+  await expect(names).toHaveText(titles);
   await page.getByRole('button', { name: 'Redo', exact: true }).click();
-  await expect(rows).toHaveText(moved);
-  await row(late ?? '')
-    .locator('.step')
-    .click();
+  await expect(names).toHaveText(moved);
+  await row(late).locator('.step').click();
   await page.keyboard.press('p');
-  await expect(row(late ?? '')).toContainText('pinned');
+  await expect(row(late)).toContainText('pinned');
 });
 
 test.describe('by touch', () => {
@@ -130,14 +115,6 @@ test.describe('by touch', () => {
     await page.getByRole('button', { name: 'Follow this plan' }).tap();
     await expect(page.getByText(/Plan \d+, followed since/)).toBeVisible();
   });
-});
-
-test('the run sheet prints as a PDF', async ({ page, request }) => {
-  const job = await beginJob(request, 'Printed');
-  await page.goto(`/jobs/${job}/plan`);
-  const address = await page.getByRole('link', { name: 'Print' }).getAttribute('href');
-  const answer = await request.get(address ?? '');
-  expect(answer.headers()['content-type']).toContain('application/pdf');
 });
 
 test('schools stand side by side with figures out of the worker, and one is planned', async ({ page, request }) => {

@@ -3,8 +3,6 @@ import { demoJob, hand } from './shed';
 
 const views = [
   ['Sweeper', 'plan'],
-  ['Minibus', 'strip'],
-  ['Minibus', 'lift'],
   ['De-icer', 'first-start'],
   ['Fire tender', 'handover'],
 ] as const;

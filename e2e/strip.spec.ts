@@ -24,12 +24,12 @@ async function write(request: APIRequestContext, job: string, ...bodies: readonl
   expect(answer.status(), await answer.text()).toBe(200);
 }
 
-/** A picture as a camera of twelve megapixels takes it: on its side, and saying where it was. */
+/** A picture as a camera takes it, larger than is kept: on its side, and saying where it was. */
 const cameraPicture = () =>
   sharp({
     create: {
-      width: 4_000,
-      height: 3_000,
+      width: 3_200,
+      height: 2_400,
       channels: 3,
       background: '#806040',
       noise: { type: 'gaussian', mean: 120, sigma: 30 },

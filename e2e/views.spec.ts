@@ -6,9 +6,7 @@ import { demoJob } from './shed';
 const VIEWS: Readonly<Record<string, readonly string[]>> = {
   'the shop': ['/yard', '/survey', '/nowhere', '/find?q=starter'],
   'Minibus, the way out': [
-    '/survey',
-    '/plan',
-    '/plan?step=open:downpipe-turbo&way=back',
+    '/plan?step=open:downpipe-turbo',
     '/strip',
     '/lift',
     '/bench',

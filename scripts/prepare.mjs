@@ -3,6 +3,9 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 
 import { join } from 'node:path';
 import { root, run, say } from './say.mjs';
 
+/** The compiler of everything but the web application, which Angular compiles with its own. */
+export const TSC = ['node', 'node_modules/typescript-native/bin/tsc'];
+
 const BUILT_FROM = ['core', 'contracts', 'server', 'web', 'tsconfig.base.json', 'package-lock.json'];
 const NOT_SOURCE = new Set(['node_modules', 'dist', '.angular', 'out-tsc']);
 const marks = join(root, '.brisk');
@@ -20,7 +23,8 @@ export async function ensureInstalled() {
 export async function ensureBuilt() {
   if (isBuilt()) return;
   say('Building core, contracts and server…');
-  await run('npx', ['tsc', '-b', 'core', 'contracts', 'server']);
+  const [command, ...words] = [...TSC, '-b', 'core', 'contracts', 'server'];
+  await run(command, words);
   say('Building the web application…');
   await run('npx', ['ng', 'build', '--progress=false'], { cwd: join(root, 'web') });
   built();

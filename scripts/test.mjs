@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
-import { built, ensureInstalled, isBuilt } from './prepare.mjs';
+import { built, ensureInstalled, isBuilt, TSC } from './prepare.mjs';
 import { root, run, say } from './say.mjs';
 import { sideBySide } from './side-by-side.mjs';
 
@@ -29,7 +29,7 @@ const units = [
   views('Views, second half', '--shard=2/2'),
 ];
 const checks = [
-  { name: 'Core, contracts and server', command: ['npx', 'tsc', '-b', 'core', 'contracts', 'server'] },
+  { name: 'Core, contracts and server', command: [...TSC, '-b', 'core', 'contracts', 'server'] },
   {
     name: 'Types of the web',
     command: ['npx', 'ngc', '-p', 'web/tsconfig.spec.json'],
@@ -50,7 +50,7 @@ const checks = [
   ...units,
   {
     name: 'Types of the tests',
-    command: ['npx', 'tsc', '-p', 'tsconfig.spec.json'],
+    command: [...TSC, '-p', 'tsconfig.spec.json'],
     needs: ['Core, contracts and server'],
   },
   {

@@ -100,7 +100,7 @@ describe('whatever a crew tries', () => {
         expect(replayed.refused).toBeUndefined();
         expect(replayed.state).toEqual(foldLedger(plan, prefix));
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
@@ -116,7 +116,7 @@ describe('whatever a crew tries', () => {
         const finished = workOn(scrambled, (body) => ({ ...record(body), id: `late-${record(body).id}` }));
         expect(finished.state.handedOver).toBeDefined();
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
     expect(walked).toBeGreaterThan(50);
     expect(STOPS).toHaveLength(8);

@@ -44,30 +44,35 @@ function moveFirst({ plans }: JobState): ReadonlySet<OperationId> {
   return new Set([...plans.values()].flatMap((plan) => plan.moveFirst ?? []));
 }
 
+/** What is left of `phases`, phase by phase, each put in order only when it is asked for. */
+function* phaseByPhase(
+  state: JobState,
+  phases: readonly WorkPhase[],
+  orderer?: Orderer,
+): Iterable<readonly Operation[]> {
+  let { height } = state;
+  let last: Operation | undefined;
+  for (const phase of PHASES) {
+    if (!phases.includes(phase)) continue;
+    const operations = (orderer ?? ordererFor(state, phase))({
+      operations: unsettled(state, phase),
+      graph: state.work,
+      height,
+      later: putOff(state, phase),
+      ...lastStation(state, last),
+    });
+    yield operations;
+    last = operations.at(-1) ?? last;
+    height = (operations.findLast((step) => step.height !== 'either')?.height as MachineHeight | undefined) ?? height;
+  }
+}
+
 /**
  * Orders what is left of a job, from where the crew and the machine stand now: by the plan it follows, or by `orderer`.
  * `phases` narrows it to some stops.
  */
 export function runSheet(state: JobState, phases: readonly WorkPhase[] = PHASES, orderer?: Orderer): RunSheet {
-  const order = PHASES.filter((phase) => phases.includes(phase)).reduce<{
-    operations: readonly Operation[];
-    height: MachineHeight;
-  }>(
-    ({ operations, height }, phase) => {
-      const more = (orderer ?? ordererFor(state, phase))({
-        operations: unsettled(state, phase),
-        graph: state.work,
-        height,
-        later: putOff(state, phase),
-        ...lastStation(state, operations),
-      });
-      return {
-        operations: [...operations, ...more],
-        height: (more.findLast((step) => step.height !== 'either')?.height as MachineHeight | undefined) ?? height,
-      };
-    },
-    { operations: [], height: state.height },
-  ).operations;
+  const order = [...phaseByPhase(state, phases, orderer)].flat();
   const setups = setupsOf(order, state.height, orderer ? undefined : moveFirst(state));
   return {
     order,
@@ -86,26 +91,38 @@ function putOff(state: JobState, phase: WorkPhase): ReadonlySet<string> {
 }
 
 /** Where the crew stands: at the last step planned, or else the last one done. */
-function lastStation(state: JobState, planned: readonly Operation[]): { station?: Operation['station'] } {
-  const plannedLast = planned.at(-1);
-  if (plannedLast) return { station: plannedLast.station };
+function lastStation(state: JobState, planned: Operation | undefined): { station?: Operation['station'] } {
+  if (planned) return { station: planned.station };
   const done = state.entries.findLast((entry) => entry.kind === 'operation-done' && isDone(state, entry.operation));
   const operation = done?.kind === 'operation-done' ? state.work.operations.get(done.operation) : undefined;
   return operation ? { station: operation.station } : {};
 }
 
+const THEN = 3;
+
 /** The step in hand of `phases`, or undefined when none is left or none of them can begin yet. */
 export function nextUp(state: JobState, phases: readonly WorkPhase[] = PHASES): NextUp | undefined {
-  const { order } = runSheet(state, phases);
-  const index = order.findIndex((operation) => waitsFor(state, operation).length === 0);
+  const order: Operation[] = [];
+  const ahead = moveFirst(state);
+  let index = -1;
+  for (const more of phaseByPhase(state, phases)) {
+    const from = order.length;
+    order.push(...more);
+    if (index < 0) {
+      const place = more.findIndex((operation) => waitsFor(state, operation).length === 0);
+      if (place >= 0) index = from + place;
+    }
+    // For one the machine is moved ahead of, all that comes after it may say how.
+    if (order.length > index + THEN && index >= 0 && !ahead.has(order[index]?.id ?? '')) break;
+  }
   const operation = order[index];
   if (!operation) return undefined;
-  const height = moveFirst(state).has(operation.id) ? standsAhead(order, index) : operation.height;
+  const height = ahead.has(operation.id) ? standsAhead(order, index) : operation.height;
   const moveTo = heightNeeded(state, { height });
   return {
     operation,
     comesBack: state.progress.has(operation.id),
-    then: order.slice(index + 1, index + 4),
+    then: order.slice(index + 1, index + 1 + THEN),
     ...(moveTo ? { moveTo } : {}),
   };
 }

@@ -165,7 +165,7 @@ describe('the rest of a job as a problem', () => {
           }
         },
       ),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 });

@@ -180,7 +180,7 @@ describe('the search', () => {
         const least = exhaustiveOptimum(problem);
         expect(found.finishMin + found.heightChanges * problem.crew.weights.heightChangeMin).toBeCloseTo(least, 6);
       }),
-      { numRuns: 120 },
+      { numRuns: 60 },
     );
   });
 

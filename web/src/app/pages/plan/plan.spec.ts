@@ -1,11 +1,13 @@
 import { CdkDropList } from '@angular/cdk/drag-drop';
+import type { Provider } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { By } from '@angular/platform-browser';
 import { Router } from '@angular/router';
+import type { Job } from '@brisk/contracts/job';
 import { isDone, type EntryBody } from '@brisk/core/ledger';
 import { crewOf, NO_SCHOOL } from '@brisk/core/schedule';
 import { Observable, type Subscriber } from 'rxjs';
-import { theirEntry } from '../../../testing/fake-server';
+import { testJob, theirEntry } from '../../../testing/fake-server';
 import { openView, pressable, tick, workedUntil, type Opened } from '../../../testing/open-job';
 import { Plan } from './plan';
 import { PlanDraft } from '../../planning/plan-draft';
@@ -31,6 +33,11 @@ const followedEntry = (
     heightChanges: 1,
     ...changes,
   });
+
+/** A smaller job, the gearbox alone, for what is the same whatever comes out. */
+const gearboxAlone: Job = { ...testJob, plan: { ...testJob.plan, powerpack: 'gearbox', route: 'under' } };
+const alone = (entries: Parameters<typeof openView>[1] = [], more: { readonly providers?: readonly Provider[] } = {}) =>
+  openView(Plan, entries, () => ({}), { job: gearboxAlone, ...more });
 
 beforeEach(() => localStorage.clear());
 
@@ -70,14 +77,14 @@ describe('the plan', () => {
   });
 
   it('puts the picked step into the address', async () => {
-    const view = await openView(Plan);
+    const view = await alone();
     await view.press(/Unbolt the front pipe at the turbocharger/);
     await tick(20);
     expect(TestBed.inject(Router).url).toContain('step=open:downpipe-turbo');
   });
 
   it('finds a better order, says what changes, and follows it in the ledger', async () => {
-    const view = await openView(Plan);
+    const view = await alone();
     const before = draftOf().now()?.schedule.costs.objective ?? 0;
     await view.press('Find a better order');
     expect(draftOf().now()?.schedule.costs.objective).toBeLessThan(before);
@@ -92,7 +99,7 @@ describe('the plan', () => {
   });
 
   it('undoes, redoes, drops, and keeps what is not followed over a reload', async () => {
-    const view = await openView(Plan);
+    const view = await alone();
     const first = orderOf();
     await view.press('Find a better order');
     const better = orderOf();
@@ -102,7 +109,7 @@ describe('the plan', () => {
     expect(orderOf()).toEqual(better);
     view.fixture.destroy();
     TestBed.resetTestingModule();
-    const again = await openView(Plan);
+    const again = await alone();
     expect(orderOf()).toEqual(better);
     await again.press('Drop it');
     expect(orderOf()).toEqual(first);
@@ -111,13 +118,13 @@ describe('the plan', () => {
 
   it('takes no notice of something else kept under its name', async () => {
     localStorage.setItem('brisk-ledger plan 3f0c8a52-8f1e-4d0a-9a51-6a2b1f0e7c11 out', '{"order":[1],"settings":{}}');
-    const view = await openView(Plan);
+    const view = await alone();
     expect(view.text()).toContain('No plan is followed yet');
   });
 
   it('stops a search when told, and takes the best so far', async () => {
     let told: Subscriber<Found> | undefined;
-    const view = await openView(Plan, [], () => ({}), {
+    const view = await alone([], {
       providers: [{ provide: PlanSearch, useValue: { search: () => new Observable((to) => void (told = to)) } }],
     });
     await view.press('Find a better order');
@@ -134,7 +141,7 @@ describe('the plan', () => {
   });
 
   it('says so when a search fails, and leaves the plan as it was', async () => {
-    const view = await openView(Plan, [], () => ({}), {
+    const view = await alone([], {
       providers: [
         {
           provide: PlanSearch,
@@ -184,22 +191,22 @@ describe('the crew’s hand', () => {
   });
 
   it('moves and pins the picked step by key', async () => {
-    const view = await openView(Plan);
-    await view.press(/Unbolt the air filter box/);
+    const view = await alone();
+    await view.press(/the gearbox breather/);
     await tick(20);
-    const at = orderOf().indexOf('open:airbox-bolts');
+    const at = orderOf().indexOf('open:gearbox-breather');
     document.dispatchEvent(new KeyboardEvent('keydown', { key: ']' }));
     await view.settle();
     expect(draftOf().dirty() || draftOf().broken() !== undefined).toBe(true);
-    if (draftOf().dirty()) expect(orderOf().indexOf('open:airbox-bolts')).toBeGreaterThanOrEqual(at);
+    if (draftOf().dirty()) expect(orderOf().indexOf('open:gearbox-breather')).toBeGreaterThanOrEqual(at);
     document.dispatchEvent(new KeyboardEvent('keydown', { key: 'p' }));
-    expect(draftOf().pinned().has('open:airbox-bolts')).toBe(true);
+    expect(draftOf().pinned().has('open:gearbox-breather')).toBe(true);
     document.dispatchEvent(new KeyboardEvent('keydown', { key: 'z' }));
-    expect(draftOf().pinned().has('open:airbox-bolts')).toBe(false);
+    expect(draftOf().pinned().has('open:gearbox-breather')).toBe(false);
   });
 
   it('moves a whole setup by its handle and the arrow keys', async () => {
-    const view = await openView(Plan);
+    const view = await alone();
     const handles = [...view.element.querySelectorAll<HTMLButtonElement>('button.handle')];
     handles[1]?.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
     await view.settle();
@@ -217,7 +224,7 @@ describe('what is dragged', () => {
     view.fixture.debugElement.queryAll(By.directive(CdkDropList)).map((one) => one.injector.get(CdkDropList));
 
   it('stands where it was let go, or says what it would break there', async () => {
-    const view = await openView(Plan);
+    const view = await alone();
     const order = orderOf();
     const steps = draftOf().now()?.schedule.steps ?? [];
     const setups = listsOf(view).slice(1);
@@ -248,7 +255,7 @@ describe('what is dragged', () => {
   });
 
   it('is not moved when it is let go where it was', async () => {
-    const view = await openView(Plan);
+    const view = await alone();
     const [, container] = listsOf(view);
     await drop(view, 1, {
       item: { data: orderOf()[0] },
@@ -263,7 +270,7 @@ describe('what is dragged', () => {
   });
 
   it('takes a whole setup along, or says why it cannot stand there', async () => {
-    const view = await openView(Plan);
+    const view = await alone();
     await drop(view, 0, { previousIndex: listsOf(view).length - 2, currentIndex: 0 });
     const broken = draftOf().broken();
     expect(broken?.breaches.length).toBeGreaterThan(0);
@@ -320,13 +327,13 @@ describe('planning from where the job stands', () => {
   it('keeps out what waits for a part nobody knows the time of, and says so', async () => {
     const missing = theirEntry({
       kind: 'operation-stuck',
-      operation: 'open:starter-cable',
+      operation: 'open:bell-housing',
       trouble: 'part-missing',
       tried: 'Looked',
       minutesLost: 1,
     });
-    const view = await openView(Plan, [missing]);
-    expect(view.text()).toMatch(/steps not in this plan: they hang on Unbolt the battery cable at the starter/);
-    expect(orderOf()).not.toContain('open:starter-cable');
+    const view = await alone([missing]);
+    expect(view.text()).toMatch(/steps not in this plan: they hang on Unbolt the bell housing/);
+    expect(orderOf()).not.toContain('open:bell-housing');
   });
 });

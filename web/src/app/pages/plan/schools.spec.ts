@@ -3,7 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { MatFormFieldHarness } from '@angular/material/form-field/testing';
 import { MatSelectHarness } from '@angular/material/select/testing';
 import { isDone } from '@brisk/core/ledger';
-import { openView, workedUntil, type Opened } from '../../../testing/open-job';
+import { openView, pressable, workedUntil, type Opened } from '../../../testing/open-job';
 import { PlanDraft } from '../../planning/plan-draft';
 import { Schools } from './schools';
 
@@ -23,12 +23,17 @@ async function along(view: Opened<Schools>, index: number): Promise<void> {
 }
 
 describe('schools', () => {
-  it('stand side by side in figures, and one is taken', async () => {
+  it('stand side by side in figures, a fourth beside them for a while, and one is taken', async () => {
     const view = await openView(Schools);
     const columns = [...view.element.querySelectorAll('section')];
     expect(columns).toHaveLength(3);
     for (const column of columns) expect(flat(column)).toMatch(/Out \d+ h \d+.*Back \d+ h.*Connections opened \d+/);
     expect(view.text()).toContain('least');
+    await view.press('+ Another beside it');
+    expect(view.element.querySelectorAll('section')).toHaveLength(4);
+    pressable(view.element.querySelectorAll('section')[3] ?? view.element, 'Take this column away').click();
+    await view.settle();
+    expect(view.element.querySelectorAll('section')).toHaveLength(3);
     await along(view, 1);
     const opened = (index: number) =>
       Number(/Connections opened (\d+)/.exec(flat(view.element.querySelectorAll('section')[index]))?.[1]);
@@ -45,13 +50,5 @@ describe('schools', () => {
     const view = await openView(Schools, entries);
     await along(view, 0);
     expect(view.text()).toMatch(/Not any more: .*has to stay in the plan/);
-  });
-
-  it('can be put beside a fourth, and taken away', async () => {
-    const view = await openView(Schools);
-    await view.press('+ Another beside it');
-    expect(view.element.querySelectorAll('section')).toHaveLength(4);
-    await view.press('Take this column away');
-    expect(view.element.querySelectorAll('section')).toHaveLength(3);
   });
 });
