@@ -1,3 +1,6 @@
+import type { JobWithLedger } from '@brisk/contracts/job';
+import { foldLedger } from '@brisk/core/ledger';
+import { applyEdit } from '@brisk/core/map-edit';
 import { expect, test } from '@playwright/test';
 import { beginJob, copyOfDemoJob, hand } from './shed';
 
@@ -83,14 +86,59 @@ test('a step both devices did is refused on the slower one, in words', async ({ 
     },
   });
   await slow.unroute('**/api/**');
-  await expect(slow.getByRole('alert').filter({ hasText: 'Somebody else was quicker' })).toContainText(
-    'finished already',
-    { timeout: 20_000 },
-  );
-  await slow.getByRole('button', { name: 'I have read it' }).click();
+  await expect(slow.getByRole('alert').filter({ hasText: 'held up' })).toContainText('finished already', {
+    timeout: 20_000,
+  });
+  await slow.getByRole('button', { name: /held up/ }).click();
+  await slow.getByRole('button', { name: 'Drop it' }).click();
+  await slow.getByRole('dialog').getByRole('button', { name: 'Drop it' }).click();
   const { entries } = (await (await request.get(`/api/jobs/${job}/ledger`)).json()) as Ledger;
   expect(entries.filter(({ kind }) => kind === 'operation-done')).toHaveLength(1);
   await slow.close();
+});
+
+test('what the map lost while a device was away is held up by name, and all the rest is written', async ({
+  page,
+  request,
+}) => {
+  const id = await copyOfDemoJob(request, 'Minibus');
+  await page.goto(`/jobs/${id}/strip`);
+  const title = (await hand(page).getByRole('heading', { level: 1 }).textContent()) ?? '';
+  await page.route('**/api/**', (route) => route.abort());
+  await page.keyboard.press('b');
+  await hand(page).locator('button.done').click();
+  await expect(hand(page).getByRole('heading', { level: 1 })).not.toHaveText(title);
+
+  const { job, entries } = (await (await request.get(`/api/jobs/${id}`)).json()) as JobWithLedger;
+  const lost = foldLedger(job.plan, entries).work.operations;
+  const connection = [...lost.values()].find((operation) => operation.title === title)?.connection ?? '';
+  const map = applyEdit(job.plan.map, { kind: 'remove-connection', id: connection });
+  const answer = await request.put(`/api/jobs/${id}/planning`, {
+    data: { revision: job.revision ?? 1, plan: { ...job.plan, map } },
+  });
+  expect(answer.status(), await answer.text()).toBe(200);
+
+  await page.unroute('**/api/**');
+  const held = page.getByRole('alert').filter({ hasText: 'held up' });
+  await expect(held).toContainText('until you say what becomes of it', { timeout: 15_000 });
+  await held.getByRole('button', { name: /held up/ }).click();
+  const written = async () =>
+    ((await (await request.get(`/api/jobs/${id}/ledger?after=${entries.length}`)).json()) as Ledger).entries;
+  // The break and its end are nothing the map could lose.
+  await expect.poll(async () => (await written()).map(({ kind }) => kind)).toEqual(['work-paused', 'work-resumed']);
+  const many = await held.getByRole('listitem').count();
+  expect(many).toBeGreaterThan(0);
+  await page.reload();
+  await held.getByRole('button', { name: /held up/ }).click();
+  await expect(held.getByRole('listitem')).toHaveCount(many);
+  await held.getByRole('button', { name: 'Keep it as a note' }).first().click();
+  await expect.poll(async () => (await written()).filter(({ kind }) => kind === 'noted').length).toBe(1);
+  for (let left = many - 1; left > 0; left -= 1) {
+    await held.getByRole('button', { name: 'Drop it' }).first().click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Drop it' }).click();
+    await expect(page.getByRole('dialog')).toBeHidden();
+  }
+  await expect(held).toHaveCount(0);
 });
 
 test('everything on the strip goes by keyboard, and the last thing can be taken back', async ({ page, request }) => {

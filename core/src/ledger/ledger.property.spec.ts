@@ -118,7 +118,7 @@ describe('whatever a crew tries', () => {
       }),
       { numRuns: 30 },
     );
-    expect(walked).toBeGreaterThan(50);
+    expect(walked).toBeGreaterThan(20);
     expect(STOPS).toHaveLength(8);
   });
 });

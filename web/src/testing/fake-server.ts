@@ -103,6 +103,8 @@ export class FakeServer implements Pick<
   appends: Append[] = [];
   /** Answers the next append with this instead. */
   nextAppend: HttpErrorResponse | undefined;
+  /** Answers any append that has such an entry in it with this instead. */
+  refuse: (entry: LedgerEntry) => HttpErrorResponse | false = () => false;
 
   private answer<T>(make: () => T): Observable<T> {
     return defer(() => {
@@ -210,6 +212,10 @@ export class FakeServer implements Pick<
       const instead = this.nextAppend;
       this.nextAppend = undefined;
       if (instead) throw instead;
+      for (const entry of append.entries) {
+        const refused = this.refuse(entry);
+        if (refused) throw refused;
+      }
       held(appendSchema, append);
       const fresh = append.entries.filter(({ id }) => this.entries.every((entry) => entry.id !== id));
       if (fresh.length > 0 && append.expectedPosition !== this.entries.length)

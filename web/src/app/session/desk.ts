@@ -1,8 +1,10 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import type { ProblemKind } from '@brisk/contracts/problem';
 import { revisionOf, type Job, type LedgerTail } from '@brisk/contracts/job';
 import {
   canApply,
+  entryWords,
   extend,
   renumbered,
   replay,
@@ -31,6 +33,7 @@ import {
 import { v4 as uuid } from 'uuid';
 import { Api } from '../api/api';
 import { problemKind, problemWords } from '../api/problem-words';
+import { HeldUpList, type HeldUp } from './held-up';
 import { Outbox } from './outbox';
 import { Person } from './person';
 
@@ -39,16 +42,28 @@ export type Line = 'loading' | 'up' | 'gone' | 'missing';
 
 const LOOK_EVERY_MS = 4_000;
 const SEND_REST_AFTER_MS = 10;
+const AT_ONCE = 100;
+const MOST_WORDS = 2_000;
+/** Answers that will be the same however often it is sent. */
+const REFUSALS: ReadonlySet<ProblemKind> = new Set(['refused', 'bad-input', 'id-used', 'too-large', 'not-json']);
+const ID_USED = 'Something else stands in the ledger under its number. Try again gives it another.';
+
+/** Whether two entries of one id are the same one: what was sent, and what came back of it. */
+function sameEntry(one: LedgerEntry, other: LedgerEntry): boolean {
+  return one.kind === other.kind && one.at === other.at && one.by === other.by;
+}
 
 /**
  * One open job: what the server has confirmed, what this device recorded since, and the fold of both. Entries are kept
  * on the device first, then sent in order; when somebody else was quicker their entries come first and ours are
- * checked again on top of them.
+ * checked again on top of them. What cannot be written is held up by itself and stays on the device until a hand says
+ * what becomes of it; the rest goes out.
  */
 @Injectable()
 export class Desk {
   private readonly api = inject(Api);
   private readonly outbox = inject(Outbox);
+  private readonly heldUpList = inject(HeldUpList);
   private readonly person = inject(Person);
   private readonly destroyed = inject(DestroyRef);
 
@@ -57,12 +72,14 @@ export class Desk {
   private readonly send = new Subject<void>();
   /** Entries in a request that is under way; they can no longer be taken back without a correction. */
   private readonly sending = new Set<string>();
+  /** How many go out together: one, from a refusal until all that waited then went out by themselves. */
+  private atOnce = AT_ONCE;
   private id = '';
 
   readonly job = signal<Job | undefined>(undefined);
   readonly line = signal<Line>('loading');
-  /** Entries that could not stand after what others wrote; shown until the person has read them. */
-  readonly refusedLater = signal<readonly { readonly entry: LedgerEntry; readonly words: string }[]>([]);
+  /** Entries that could not be written, shown until the person says what becomes of each. */
+  readonly heldUp = signal<readonly HeldUp[]>([]);
   /** Entries that got another number because somebody else had taken theirs; shown until the person has read them. */
   readonly renumbered = signal<readonly LedgerEntry[]>([]);
   /** What went wrong last, for the person; empty when nothing did. */
@@ -85,6 +102,8 @@ export class Desk {
     this.confirmed.set(undefined);
     this.line.set('loading');
     this.waiting.set(this.outbox.read(id));
+    this.heldUp.set(this.heldUpList.read(id));
+    this.atOnce = AT_ONCE;
     void this.load(id);
   }
 
@@ -191,6 +210,39 @@ export class Desk {
     return undefined;
   }
 
+  /** Lets what is held up go out again, as it stands now: it may have been put right meanwhile. */
+  tryAgain({ entry, idUsed }: HeldUp): void {
+    const again = idUsed ? { ...entry, id: uuid() } : entry;
+    // Kept twice for a moment rather than not at all.
+    this.outbox.keep(this.id, [...this.waiting(), again]);
+    this.letGo(entry.id);
+    this.waiting.update((waiting) => [...waiting, again]);
+    const confirmed = this.confirmed();
+    if (confirmed) this.adopt(confirmed);
+    this.send.next();
+  }
+
+  /** Writes `words` down as a note in the place of what is held up. Returns why it may not be, or undefined. */
+  makeNote({ entry }: HeldUp, words: string): string | undefined {
+    const operation = 'operation' in entry ? entry.operation : undefined;
+    const known = operation !== undefined && this.state()?.work.operations.has(operation);
+    const result = this.record({
+      kind: 'noted',
+      text: words.slice(0, MOST_WORDS),
+      ...(known ? { operation } : {}),
+    });
+    if ('refused' in result) return result.refused;
+    this.letGo(entry.id);
+    return undefined;
+  }
+
+  /** Drops what is held up under `id` for good. */
+  letGo(id: string): void {
+    const left = this.heldUp().filter(({ entry }) => entry.id !== id);
+    this.heldUpList.keep(this.id, left);
+    this.heldUp.set(left);
+  }
+
   /** Who records on this device. */
   me(): string {
     return this.person.in(this.job()?.crew ?? []);
@@ -210,6 +262,20 @@ export class Desk {
     this.waiting.set(entries);
   }
 
+  /** Keeps `entries` as what waits, and `fallen` with what is held up: for a moment twice, where there is room for it. */
+  private holdUp(entries: readonly LedgerEntry[], fallen: readonly HeldUp[]): void {
+    const ids = new Set(fallen.map(({ entry }) => entry.id));
+    const held = [...this.heldUp().filter(({ entry }) => !ids.has(entry.id)), ...fallen];
+    try {
+      this.heldUpList.keep(this.id, held);
+      this.keep(entries);
+    } catch {
+      this.keep(entries);
+      this.heldUpList.keep(this.id, held);
+    }
+    this.heldUp.set(held);
+  }
+
   private async load(id: string): Promise<void> {
     try {
       const { job, entries } = await firstValueFrom(this.api.job(id));
@@ -227,33 +293,42 @@ export class Desk {
 
   /** Takes on what the server has, and checks what waits here against it again. */
   private adopt(state: JobState): void {
+    const before = this.state() ?? state;
     this.confirmed.set(state);
-    const here = new Set(state.entries.map(({ id }) => id));
+    const here = new Map(state.entries.map((entry) => [entry.id, entry]));
     let reached = state;
     const stands: LedgerEntry[] = [];
-    const falls: { entry: LedgerEntry; words: string }[] = [];
+    const falls: HeldUp[] = [];
     const renumberings: LedgerEntry[] = [];
     for (const kept of this.waiting()) {
-      if (here.has(kept.id)) continue;
+      const there = here.get(kept.id);
+      if (there) {
+        if (!sameEntry(there, kept))
+          falls.push({ entry: kept, says: entryWords(before, kept), words: ID_USED, idUsed: true });
+        continue;
+      }
       const entry = renumbered(reached, kept);
       if (entry !== kept) renumberings.push(entry);
       const [refusal] = canApply(reached, entry);
-      if (refusal) falls.push({ entry, words: refusal.words });
+      if (refusal) falls.push({ entry, says: entryWords(before, entry), words: refusal.words });
       else {
         reached = extend(reached, [entry]);
         stands.push(entry);
       }
     }
-    this.keep(stands);
+    if (falls.length > 0) this.holdUp(stands, falls);
+    else this.keep(stands);
+    if (stands.length === 0) this.atOnce = AT_ONCE;
     if (renumberings.length > 0) this.renumbered.update((before) => [...before, ...renumberings]);
-    if (falls.length > 0) this.refusedLater.update((before) => [...before, ...falls]);
+    // Another page of this device may have brought it through.
+    for (const { entry, idUsed } of this.heldUp()) if (here.has(entry.id) && !idUsed) this.letGo(entry.id);
   }
 
   /** Sends what waits, or else looks for what is new. */
   private exchange(): Observable<unknown> {
     const state = this.confirmed();
     if (!state) return defer(() => this.load(this.id)).pipe(catchError(() => EMPTY));
-    const batch = this.waiting().slice(0, 100);
+    const batch = this.waiting().slice(0, this.atOnce);
     const asked = this.id;
     batch.forEach(({ id }) => this.sending.add(id));
     const here = this.revision();
@@ -293,12 +368,22 @@ export class Desk {
     if (asked !== this.id) return EMPTY;
     const kind = problemKind(error);
     if (kind === 'stale-position') return defer(() => this.load(asked));
-    if (kind === 'refused' || kind === 'bad-input' || kind === 'id-used') {
-      const words = problemWords(error);
-      this.refusedLater.update((before) => [...before, ...batch.map((entry) => ({ entry, words }))]);
-      const ids = new Set(batch.map(({ id }) => id));
-      this.keep(this.waiting().filter(({ id }) => !ids.has(id)));
-      return EMPTY;
+    if (kind && REFUSALS.has(kind)) {
+      const [only] = batch;
+      if (batch.length === 1 && only) {
+        const rest = this.waiting().filter(({ id }) => id !== only.id);
+        const state = this.state();
+        const fallen = {
+          entry: only,
+          says: state ? entryWords(state, only) : only.kind,
+          words: problemWords(error),
+          ...(kind === 'id-used' ? { idUsed: true as const } : {}),
+        };
+        this.holdUp(rest, [fallen]);
+        if (rest.length === 0) this.atOnce = AT_ONCE;
+      } else this.atOnce = 1;
+      // What the refusal goes by may be news here; what waits is held against it, each by itself.
+      return defer(() => this.load(asked));
     }
     this.line.set('gone');
     return EMPTY;

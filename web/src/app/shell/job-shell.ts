@@ -3,6 +3,7 @@ import { RouterLink, RouterOutlet } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { StepCard } from './step-card';
 import { Desk } from '../session/desk';
+import { HeldUpEntries } from './held-up-entries';
 import { HoldLine } from './hold-line';
 import { House } from '../session/house';
 import { JourneyRail } from './journey-rail';
@@ -17,7 +18,7 @@ import { Selection } from '../session/selection';
 /** Around every stop of one job: the journey on the left, the stop's work, the picked step on the right, the hold line below. */
 @Component({
   selector: 'bl-job-shell',
-  imports: [StepCard, HoldLine, JourneyRail, MatButton, RouterLink, RouterOutlet],
+  imports: [StepCard, HeldUpEntries, HoldLine, JourneyRail, MatButton, RouterLink, RouterOutlet],
   providers: [Desk, HoldActions, House, PhotoTaking, PlanDraft, Recorder, Selection, JointActions, StepActions],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './job-shell.html',
@@ -41,8 +42,4 @@ export class JobShell {
       return [];
     }),
   );
-
-  protected readRefused(): void {
-    this.desk.refusedLater.set([]);
-  }
 }
