@@ -36,8 +36,30 @@ export const text = () => string().trim().min(1).max(LONGEST.text).required();
 /** A sentence somebody may leave out. */
 export const optionalText = () => string().trim().max(LONGEST.text).optional();
 
-/** An ISO time in UTC. */
-export const time = () => string().datetime().max(40).required();
+/** Whether there is a day such as `day`, written as 2026-03-02. */
+const isDay = (day: string): boolean => {
+  const begins = new Date(`${day}T00:00:00.000Z`);
+  return !Number.isNaN(begins.getTime()) && begins.toISOString().startsWith(day);
+};
+
+/** An ISO time in UTC that there is: its day is in the calendar, its hour on the clock. */
+export const time = () =>
+  string()
+    .datetime()
+    .max(40)
+    .test('time', '${path} is no time there is, such as 2026-03-02T07:00:00.000Z.', (given) => {
+      const [day, clock = ''] = (given ?? '').split('T');
+      return given === undefined || (isDay(day ?? '') && !Number.isNaN(Date.parse(`2026-03-02T${clock}`)));
+    })
+    .required();
+
+/** A day of the calendar, such as 2026-03-02, that may be left out. */
+export const optionalDay = () =>
+  string()
+    .matches(/^\d{4}-\d{2}-\d{2}$/, { message: NO_DAY, excludeEmptyString: true })
+    .test('day', NO_DAY, (given) => given === undefined || given === '' || isDay(given))
+    .optional();
+const NO_DAY = '${path} has to be a day such as 2026-03-02.';
 
 /** One of a closed list of words. */
 export const oneOf = <const Words extends readonly string[]>(words: Words) =>

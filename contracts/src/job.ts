@@ -3,7 +3,19 @@ import type { Standing } from '@brisk/core/journey';
 import type { LedgerEntry } from '@brisk/core/ledger';
 import { number, string } from 'yup';
 import { entrySchema } from './entry.js';
-import { count, id, list, name, oneOf, optionalList, optionalText, time, uuid } from './fields.js';
+import {
+  count,
+  id,
+  list,
+  name,
+  oneOf,
+  optionalDay,
+  optionalList,
+  optionalText,
+  time,
+  uuid,
+  yesOrNo,
+} from './fields.js';
 import { jobPlanSchema } from './map.js';
 import { record, type FieldsOf } from './record.js';
 import { choicesSchema, swapSchema, type Choices, type Swap } from './swap.js';
@@ -67,9 +79,7 @@ const headFields: FieldsOf<JobHead> = {
   reason: oneOf(JOB_REASONS),
   crew: list(name(), 20, 1),
   note: optionalText(),
-  dueOn: string()
-    .matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'dueOn has to be a day such as 2026-03-02.', excludeEmptyString: true })
-    .optional(),
+  dueOn: optionalDay(),
 };
 
 /** The shop’s own template of that name, where there is one. */
@@ -122,7 +132,19 @@ export interface JobWithLedger {
 }
 
 /** A job as it stands in the yard. */
-export interface JobSummary extends Standing, Omit<JobHead, 'note'> {}
+export interface JobSummary extends Standing, Omit<JobHead, 'note'> {
+  /** It is set aside, apart from the jobs in hand. */
+  readonly aside?: true;
+  /** Why what is stored of it cannot be read; then nothing else is known but its name. */
+  readonly unreadable?: string;
+}
+
+/** Whether a job is set aside. */
+export interface Aside {
+  readonly aside: boolean;
+}
+
+export const asideSchema = record<Aside>({ aside: yesOrNo() });
 
 /** What came after a position, and which revision of the planning it belongs to. */
 export interface LedgerTail {

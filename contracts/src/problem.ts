@@ -14,6 +14,7 @@ export const PROBLEMS = [
   'not-allowed',
   'unavailable',
   'no-room',
+  'unreadable',
   'internal',
 ] as const;
 export type ProblemKind = (typeof PROBLEMS)[number];

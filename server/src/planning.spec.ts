@@ -171,6 +171,30 @@ describe('the planning of a job', () => {
     }
   });
 
+  it('is not taken in where the entries that come with it may not be written', async () => {
+    const id = await server.begin();
+    await server.put(`/api/jobs/${id}/planning`, edited(await jobOf(id)));
+    const after = (await server.get<Bundle>(`/api/jobs/${id}/bundle`)).body;
+    const { revision: _revision, ...first } = after.job;
+    const other = await TestServer.start();
+    try {
+      const { plan } = { ...first, plan: { ...first.plan, map: usualMap(first.plan.map.layout) } };
+      await other.post('/api/bundles', { ...after, job: { ...first, plan, revision: 1 } });
+      const before = (await other.get<JobWithLedger>(`/api/jobs/${id}`)).body;
+      const early = entry({ kind: 'operation-done', operation: 'open:mount-left' });
+      const merged = await other.post('/api/bundles', { ...after, ledgerLength: 1, ledger: [early] });
+      expect(merged).toMatchObject({
+        status: 422,
+        body: { detail: expect.stringMatching(/Nothing was written/) as unknown },
+      });
+      expect((await other.get<JobWithLedger>(`/api/jobs/${id}`)).body).toEqual(before);
+      await other.restart();
+      expect((await other.get<JobWithLedger>(`/api/jobs/${id}`)).body).toEqual(before);
+    } finally {
+      await other.stop();
+    }
+  });
+
   it('reads bundles of version 1, which know nothing of all this', async () => {
     const id = await server.begin();
     const bundle = (await server.get<Bundle>(`/api/jobs/${id}/bundle`)).body;

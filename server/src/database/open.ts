@@ -6,6 +6,7 @@ import { lockFolder } from './instance-lock.js';
 import { JobsAndLedger } from './migrations/2026-11-23-jobs-and-ledger.js';
 import { ShopDocuments } from './migrations/2026-11-23-shop-documents.js';
 import { JobCards } from './migrations/2026-11-26-job-cards.js';
+import { SetAside } from './migrations/2026-11-27-set-aside.js';
 import { EntryRows, JobRows, ShopDocumentRows } from './rows.js';
 
 /** The shop’s data, open and brought up to the present schema. */
@@ -37,6 +38,7 @@ export async function openDatabase(folder: string): Promise<OpenDatabase> {
           { name: '2026-11-23-jobs-and-ledger', class: JobsAndLedger },
           { name: '2026-11-23-shop-documents', class: ShopDocuments },
           { name: '2026-11-26-job-cards', class: JobCards },
+          { name: '2026-11-27-set-aside', class: SetAside },
         ],
         snapshot: false,
         silent: true,

@@ -6,6 +6,8 @@ export interface JobRow {
   createdAt: string;
   /** The job without its ledger, as JSON text. */
   document: string;
+  /** Since when it is set aside. */
+  asideAt?: string | null;
 }
 
 /** A ledger entry as stored. Rows are only ever inserted. */
@@ -28,6 +30,7 @@ export const JobRows = new EntitySchema<JobRow>({
     id: { type: 'string', primary: true },
     createdAt: { type: 'string' },
     document: { type: 'text' },
+    asideAt: { type: 'string', nullable: true },
   },
 });
 

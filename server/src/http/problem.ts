@@ -16,6 +16,7 @@ const STATUS: Readonly<Record<ProblemKind, number>> = {
   'not-allowed': 403,
   unavailable: 503,
   'no-room': 507,
+  unreadable: 422,
   internal: 500,
 };
 
@@ -32,6 +33,7 @@ const TITLE: Readonly<Record<ProblemKind, string>> = {
   'not-allowed': 'Not from there',
   unavailable: 'Closing down',
   'no-room': 'The disk is full',
+  unreadable: 'What is stored cannot be read',
   internal: 'Our fault',
 };
 

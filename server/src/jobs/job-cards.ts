@@ -6,7 +6,8 @@ import { lessonsOf, type Lessons, type PastJob } from '@brisk/core/house';
 import type { JobState } from '@brisk/core/ledger';
 import type { OpenDatabase } from '../database/open.js';
 import { oneAtATime } from './one-at-a-time.js';
-import { summaryOf } from './summary.js';
+import { ProblemError } from '../http/problem.js';
+import { summaryOf, unreadableSummary } from './summary.js';
 
 /** Raised when what stands on a card changes: older ones are then made anew. */
 const EDITION = 1;
@@ -49,17 +50,38 @@ export class JobCards {
     );
     for (const { id } of missing) {
       if (stop()) return;
-      await this.withJob(id, (job, state) => this.write(job, state));
+      try {
+        await this.withJob(id, (job, state) => this.write(job, state));
+      } catch (error) {
+        if (!(error instanceof ProblemError && error.kind === 'unreadable')) throw error;
+        await this.writeUnreadable(id, error.message);
+      }
     }
+  }
+
+  /** A job that cannot be read keeps nobody from the others: it has a card that says so. */
+  private async writeUnreadable(id: string, words: string): Promise<void> {
+    const [row] = await this.rows<{ readonly document: string }>('select "document" from "job" where "id" = ?', [id]);
+    await this.database.fork().transactional(async (em) => {
+      await em.execute('delete from "find_line" where "job_id" = ?', [id]);
+      await JobCards.drop(em, id);
+      await em.execute(
+        `insert into "job_card" ("job_id", "edition", "layout", "machine", "summary", "lessons") values (?, ?, '', '', ?, '[]')`,
+        [id, EDITION, JSON.stringify(unreadableSummary(id, row?.document ?? '', words))],
+      );
+    });
   }
 
   /** How every job stands, newest first. */
   async summaries(): Promise<readonly JobSummary[]> {
     await this.catchUp();
-    const rows = await this.rows<{ readonly summary: string }>(
-      `select "summary" from "job_card" join "job" on "job"."id" = "job_id" order by "created_at" desc`,
+    const rows = await this.rows<{ readonly summary: string; readonly aside_at: string | null }>(
+      `select "summary", "aside_at" from "job_card" join "job" on "job"."id" = "job_id" order by "created_at" desc`,
     );
-    return rows.map(({ summary }) => JSON.parse(summary) as JobSummary);
+    return rows.map(({ summary, aside_at: aside }): JobSummary => ({
+      ...(JSON.parse(summary) as JobSummary),
+      ...(aside === null ? {} : { aside: true }),
+    }));
   }
 
   /** What the other jobs on the layout of `job` have to teach: those of the same machine, then the newest. */

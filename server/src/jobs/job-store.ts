@@ -12,6 +12,7 @@ import {
   type JobWithLedger,
   type Planning,
 } from '@brisk/contracts/job';
+import { MapError } from '@brisk/core/connection-map';
 import {
   canApply,
   extend,
@@ -34,6 +35,20 @@ interface LiveJob {
   readonly job: Job;
   readonly state: JobState;
   readonly positions: ReadonlyMap<string, number>;
+}
+
+/** A job as the file has it, its documents as text. */
+export interface StoredJob {
+  readonly format: 'brisk-ledger-as-stored';
+  readonly job: { readonly id: string; readonly createdAt: string; readonly document: string };
+  readonly entries: readonly { readonly position: number; readonly recordedAt: string; readonly document: string }[];
+}
+
+/** Why what is stored of a job cannot be read, for whoever has to deal with it. */
+function unreadableWords(error: unknown): string {
+  if (error instanceof SyntaxError) return 'What is stored of this job is damaged: it is no JSON any more.';
+  if (error instanceof MapError) return `Its map cannot be worked: ${error.message}`;
+  return 'What is stored of this job does not hang together any more.';
 }
 
 /** So many jobs are kept folded; one that has fallen out is folded anew when somebody opens it. */
@@ -105,7 +120,7 @@ export class JobStore {
             `The ledger stands at ${position}, not ${expectedPosition}: somebody else wrote meanwhile. Nothing was written; fetch what is new and look again.`,
             { position },
           );
-        await this.write(live, fresh);
+        await this.write(live, live, fresh);
       }
       const positions = this.#live.get(id)?.positions;
       return { written: entries.map((entry) => ({ id: entry.id, position: positions?.get(entry.id) ?? 0 })) };
@@ -143,19 +158,16 @@ export class JobStore {
           'Somebody else changed the map of this job meanwhile. Nothing was written; look at theirs and do yours again.',
           { revision: stands },
         );
-      await this.putPlanning(live, job);
+      await this.write(live, this.replanned(live, job), []);
       return job;
     });
   }
 
-  private async putPlanning({ state, positions }: LiveJob, job: Job): Promise<void> {
+  /** `live` under the planning data of `job`. Throws `refused` where something recorded already would be lost. */
+  private replanned({ state, positions }: LiveJob, job: Job): LiveJob {
     const [lost] = lostBy(state, job.plan);
     if (lost !== undefined) throw new ProblemError('refused', `${lost} Nothing was changed.`);
-    await this.database.fork().transactional(async (em) => {
-      await em.nativeUpdate(JobRows, { id: job.id }, { document: JSON.stringify(job) });
-      await JobCards.drop(em, job.id);
-    });
-    this.#live.set(job.id, { job, state: foldLedger(job.plan, state.entries), positions });
+    return { job, state: foldLedger(job.plan, state.entries), positions };
   }
 
   /** A bundle of a job that is here: its newer planning and the entries that came after ours, where the rest agrees. */
@@ -173,9 +185,8 @@ export class JobStore {
         'exists',
         `“${stored.title}” is here already and tells a different story. Nothing was changed.`,
       );
-    if (newerPlan) await this.putPlanning(live, job);
     const newer = ledger.slice(shared);
-    if (newer.length > 0) await this.write(this.#live.get(job.id) ?? live, newer);
+    await this.write(live, newerPlan ? this.replanned(live, job) : live, newer);
     return { job: newerPlan ? job : stored, written: newer.length };
   }
 
@@ -186,15 +197,24 @@ export class JobStore {
     throw new ProblemError('id-used', `Entry ${position} has this id and says something else. Nothing was written.`);
   }
 
-  private async write({ job, state, positions }: LiveJob, entries: readonly LedgerEntry[]): Promise<void> {
+  /**
+   * Writes what a job was changed to, from `before` to `live`, and `entries` after that: all in one transaction, or
+   * nothing. Throws `refused` where an entry may not follow.
+   */
+  private async write(before: LiveJob, live: LiveJob, entries: readonly LedgerEntry[]): Promise<void> {
+    const { job, state, positions } = live;
     let reached = state;
     for (const entry of entries) {
       const [refusal] = canApply(reached, entry);
       if (refusal) throw new ProblemError('refused', `${refusal.words} Nothing was written.`);
       reached = extend(reached, [entry]);
     }
+    const planned = live.job !== before.job;
+    if (!planned && entries.length === 0) return;
     await this.database.fork().transactional(async (em) => {
-      await this.insertEntries(em, job.id, state.position, entries);
+      if (planned) await em.nativeUpdate(JobRows, { id: job.id }, { document: JSON.stringify(job) });
+      for (let start = 0; start < entries.length; start += ROWS_AT_ONCE)
+        await this.insertEntries(em, job.id, state.position + start, entries.slice(start, start + ROWS_AT_ONCE));
       await JobCards.drop(em, job.id);
     });
     const known = new Map(positions);
@@ -238,13 +258,39 @@ export class JobStore {
   private async load(id: string): Promise<LiveJob> {
     const live = this.#live.get(id);
     if (live) return live;
-    const job = await this.find(id);
-    if (!job) throw new ProblemError('not-found', 'There is no such job here.');
-    const rows = await this.database.fork().find(EntryRows, { jobId: id }, { orderBy: { position: 'asc' } });
-    return this.remember(
-      job,
-      rows.map(({ document }) => JSON.parse(document) as LedgerEntry),
-    );
+    const { row, rows } = await this.stored(id);
+    try {
+      return this.remember(
+        JSON.parse(row.document) as Job,
+        rows.map(({ document }) => JSON.parse(document) as LedgerEntry),
+      );
+    } catch (error) {
+      throw new ProblemError('unreadable', unreadableWords(error));
+    }
+  }
+
+  private async stored(id: string) {
+    const em = this.database.fork();
+    const row = await em.findOne(JobRows, { id });
+    if (!row) throw new ProblemError('not-found', 'There is no such job here.');
+    return { row, rows: await em.find(EntryRows, { jobId: id }, { orderBy: { position: 'asc' } }) };
+  }
+
+  /** What is stored of a job, as it is, whether anybody can read it or not. Throws `not-found`. */
+  async asStored(id: string): Promise<StoredJob> {
+    const { row, rows } = await this.stored(id);
+    return {
+      format: 'brisk-ledger-as-stored',
+      job: { id: row.id, createdAt: row.createdAt, document: row.document },
+      entries: rows.map(({ position, recordedAt, document }) => ({ position, recordedAt, document })),
+    };
+  }
+
+  /** Sets a job aside, or takes it back; nothing of it changes. Throws `not-found`. */
+  async setAside(id: string, aside: boolean): Promise<void> {
+    const asideAt = aside ? this.now().toISOString() : null;
+    const found = await this.database.fork().nativeUpdate(JobRows, { id }, { asideAt });
+    if (found === 0) throw new ProblemError('not-found', 'There is no such job here.');
   }
 
   private remember(job: Job, entries: readonly LedgerEntry[]): LiveJob {

@@ -75,6 +75,22 @@ export const putJobsPlanning: Json = {
   },
 };
 
+export const putJobsAside: Json = {
+  summary: 'Set a job aside, or take it back; nothing of it changes',
+  parameters: [jobParameter],
+  requestBody: {
+    required: true,
+    content: jsonOf({ type: 'object', required: ['aside'], properties: { aside: { type: 'boolean' } } }),
+  },
+  responses: { 200: answer('How it is now.', { type: 'object' }), 404: problem('No such job.') },
+};
+
+export const getJobsAsStored: Json = {
+  summary: 'What is stored of a job, as text, whether it can be read or not',
+  parameters: [jobParameter],
+  responses: { 200: answer('The documents as they are.', { type: 'object' }), 404: problem('No such job.') },
+};
+
 export const getJobsBundle: Json = {
   summary: 'The job in one file',
   parameters: [jobParameter],

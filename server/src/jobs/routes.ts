@@ -1,6 +1,7 @@
 import { BUNDLE_FORMAT, BUNDLE_VERSION, bundleSchema, notOurBundle, type Bundle } from '@brisk/contracts/bundle';
 import {
   appendSchema,
+  asideSchema,
   newJobSchema,
   planningSchema,
   revisionOf,
@@ -91,6 +92,18 @@ export function jobRoutes(
     refuseProblems(planning.plan.map, 'plan.map');
     refuseUnworkable(planning);
     response.json(await store.replan(jobIn(request), planning));
+  });
+
+  api.put('/jobs/:job/aside', docs.putJobsAside, ...jsonBody(LARGEST_BODY), async (request, response) => {
+    const { aside } = bodyOf(asideSchema, request);
+    await store.setAside(jobIn(request), aside);
+    response.json({ aside });
+  });
+
+  api.get('/jobs/:job/as-stored', docs.getJobsAsStored, async (request, response) => {
+    const stored = await store.asStored(jobIn(request));
+    response.attachment(`${stored.job.id}.as-stored.json`);
+    response.json(stored);
   });
 
   const bundleOf = async (id: string): Promise<Bundle> => {

@@ -6,3 +6,25 @@ import type { JobState } from '@brisk/core/ledger';
 export function summaryOf({ id, title, machine, reason, crew, dueOn }: Job, state: JobState): JobSummary {
   return { id, title, machine, reason, crew, ...(dueOn ? { dueOn } : {}), ...standingOf(state) };
 }
+
+/** A job of which no more is known than what its document still tells. */
+export function unreadableSummary(id: string, document: string, words: string): JobSummary {
+  const told = (field: string) => new RegExp(`"${field}":"((?:[^"\\\\]|\\\\.)*)"`).exec(document)?.[1] ?? '';
+  return {
+    id,
+    title: told('title') || `Job ${id.slice(0, 8)}`,
+    machine: told('machine'),
+    reason: 'same-back',
+    crew: [],
+    unreadable: words,
+    stop: 'survey',
+    handedOver: false,
+    nextStep: '',
+    blockedBy: [],
+    holding: 0,
+    stepsDone: 0,
+    steps: 0,
+    minutesLeft: 0,
+    position: 0,
+  };
+}

@@ -67,6 +67,8 @@ export class FakeServer implements Pick<
   | 'append'
   | 'jobs'
   | 'begin'
+  | 'setAside'
+  | 'asStoredAddress'
   | 'replan'
   | 'templates'
   | 'template'
@@ -267,6 +269,18 @@ export class FakeServer implements Pick<
       this.begun.push(held(newJobSchema, job));
       return { ...testJob, id: job.id };
     });
+  }
+
+  setAside(id: string, aside: boolean): Observable<unknown> {
+    return this.answer(() => {
+      this.summaries = this.summaries.map(({ aside: _before, ...job }) =>
+        job.id === id && aside ? { ...job, aside } : { ...job, ...(_before && job.id !== id ? { aside: true } : {}) },
+      );
+    });
+  }
+
+  asStoredAddress(id: string): string {
+    return `/api/jobs/${id}/as-stored`;
   }
 
   zipAddress(id: string): string {

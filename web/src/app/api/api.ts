@@ -4,6 +4,7 @@ import type { Bundle } from '@brisk/contracts/bundle';
 import type {
   Append,
   Appended,
+  Aside,
   Job,
   JobSummary,
   JobWithLedger,
@@ -36,6 +37,15 @@ export class Api {
 
   entriesAfter(id: string, position: number): Observable<LedgerTail> {
     return this.http.get<LedgerTail>(`/api/jobs/${encodeURIComponent(id)}/ledger`, { params: { after: position } });
+  }
+
+  /** Sets a job aside, or takes it back. */
+  setAside(id: string, aside: boolean): Observable<unknown> {
+    return this.http.put(`/api/jobs/${encodeURIComponent(id)}/aside`, { aside } satisfies Aside);
+  }
+
+  asStoredAddress(id: string): string {
+    return `/api/jobs/${encodeURIComponent(id)}/as-stored`;
   }
 
   replan(id: string, planning: Planning): Observable<Job> {

@@ -49,6 +49,7 @@ const when = (at: string): string => format(parseISO(at), 'd MMM HH:mm');
       border: 2px solid var(--marker);
       background: var(--marker-soft);
       margin-bottom: 1rem;
+      padding: 0 0.8rem;
     }
     mat-expansion-panel-header .soft {
       margin-left: 0.75rem;

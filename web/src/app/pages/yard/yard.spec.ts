@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import type { JobSummary } from '@brisk/contracts/job';
 import { FakeServer } from '../../../testing/fake-server';
-import { tick, wordsOf } from '../../../testing/open-job';
+import { pressable, tick, wordsOf } from '../../../testing/open-job';
 import { Api } from '../../api/api';
 import { Yard } from './yard';
 import { stillAndPlain } from '../../../testing/still-and-plain';
@@ -100,5 +100,31 @@ describe('the yard', () => {
     await tick(10);
     fixture.detectChanges();
     expect(text()).toContain('short.json breaks off or is not a job bundle. Nothing was taken in.');
+  });
+
+  it('shows a time that is none as it was written, and a job that cannot be read as a line that says so', async () => {
+    const { element, text } = await open([
+      job({ id: '1', title: 'Odd days', dueOn: '2026-99-99', lastEntryAt: '2026-13-45T99:99:99.000Z' }),
+      job({ id: '2', title: 'Damaged', unreadable: 'What is stored of this job is damaged.' }),
+    ]);
+    expect(text()).toContain('due 2026-99-99');
+    expect(text()).toContain('Damaged');
+    expect(text()).toContain('▲ What is stored of this job is damaged. Nothing of it is thrown away.');
+    expect(element.querySelector('a[download]')?.getAttribute('href')).toBe('/api/jobs/2/as-stored');
+  });
+
+  it('sets a finished job aside and takes it back', async () => {
+    const { element, fixture, text } = await open([job({ id: '1', title: 'Tug', handedOver: true }), job({ id: '2' })]);
+    const press = async (words: string) => {
+      pressable(element, words).click();
+      await tick(20);
+      fixture.detectChanges();
+    };
+    await press('Set aside: Tug');
+    expect(text()).toContain('Tug: set aside.');
+    expect([...element.querySelectorAll('h2')].map((one) => one.textContent)).toEqual(['Minibus']);
+    expect(text()).toContain('1 job set aside');
+    await press('Take back: Tug');
+    expect([...element.querySelectorAll('h2')].map((one) => one.textContent)).toEqual(['Minibus', 'Tug']);
   });
 });

@@ -2,7 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { MatExpansionModule } from '@angular/material/expansion';
 import { MatIcon } from '@angular/material/icon';
+import { MatListModule } from '@angular/material/list';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatSlideToggle } from '@angular/material/slide-toggle';
 import type { Bundle } from '@brisk/contracts/bundle';
@@ -10,7 +12,7 @@ import type { JobSummary } from '@brisk/contracts/job';
 import { STOPS, STOP_WORDS } from '@brisk/core/ledger';
 import { duration, several } from '@brisk/core/words';
 import { catchError, EMPTY, exhaustMap, firstValueFrom, Subject, timer, merge } from 'rxjs';
-import { format, parseISO } from 'date-fns';
+import { format, isValid, parseISO } from 'date-fns';
 import { FileKey } from '../../ui/file-key';
 import { Keys } from '../../ui/keys';
 import { Api } from '../../api/api';
@@ -22,7 +24,7 @@ const LOOK_EVERY_MS = 10_000;
 /** Every job with its place on the journey, its next step and what blocks it. */
 @Component({
   selector: 'bl-yard',
-  imports: [FileKey, MatButton, MatIcon, MatProgressBar, MatSlideToggle, RouterLink],
+  imports: [FileKey, MatButton, MatExpansionModule, MatIcon, MatListModule, MatProgressBar, MatSlideToggle, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './yard.html',
   styleUrl: './yard.scss',
@@ -39,17 +41,23 @@ export class Yard {
   protected readonly taking = signal('');
   private readonly again = new Subject<void>();
 
+  private readonly sorted = computed(() => [...(this.jobs() ?? [])].sort(byUrgency));
+  protected readonly aside = computed(() => this.sorted().filter(({ aside }) => aside));
+
   protected readonly rows = computed(() =>
-    [...(this.jobs() ?? [])].sort(byUrgency).map((job) => ({
-      ...job,
-      stopWords: STOP_WORDS[job.stop],
-      line: STOPS.map((stop, index) => ({
-        stop,
-        is: job.handedOver || index < STOPS.indexOf(job.stop) ? 'past' : stop === job.stop ? 'here' : 'ahead',
+    this.sorted()
+      .filter(({ aside }) => !aside)
+      .map((job) => ({
+        ...job,
+        stored: this.api.asStoredAddress(job.id),
+        stopWords: STOP_WORDS[job.stop],
+        line: STOPS.map((stop, index) => ({
+          stop,
+          is: job.handedOver || index < STOPS.indexOf(job.stop) ? 'past' : stop === job.stop ? 'here' : 'ahead',
+        })),
+        due: moment(job.dueOn, 'd MMM'),
+        last: moment(job.lastEntryAt, 'd MMM HH:mm'),
       })),
-      due: job.dueOn ? format(parseISO(job.dueOn), 'd MMM') : '',
-      last: job.lastEntryAt ? format(new Date(job.lastEntryAt), 'd MMM HH:mm') : '',
-    })),
   );
 
   constructor() {
@@ -75,6 +83,17 @@ export class Yard {
     );
   }
 
+  /** Sets a job aside, or takes it back. */
+  protected async setAside({ id, title }: JobSummary, aside: boolean): Promise<void> {
+    try {
+      await firstValueFrom(this.api.setAside(id, aside));
+      this.taking.set(`${title}: ${aside ? 'set aside' : 'taken back'}.`);
+      this.again.next();
+    } catch (error) {
+      this.taking.set(problemWords(error));
+    }
+  }
+
   protected async takeIn([file]: readonly File[]): Promise<void> {
     if (!file) return;
     this.taking.set(`Taking in ${file.name}…`);
@@ -92,6 +111,13 @@ export class Yard {
       );
     }
   }
+}
+
+/** A time in words; one that is none, as an old file may hold, as it was written. */
+function moment(at: string | undefined, as: string): string {
+  if (!at) return '';
+  const time = parseISO(at);
+  return isValid(time) ? format(time, as) : at;
 }
 
 /** Jobs in hand before finished ones, then by the day they are due. */
