@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url';
 import { pino } from 'pino';
+import { DataDamagedError } from './database/check-file.js';
 import { DataInUseError } from './database/instance-lock.js';
 import { serve, type Running } from './serve.js';
 import { settingsFrom, SettingsError, type Settings } from './settings.js';
@@ -13,7 +14,7 @@ function giveUp(words: string): never {
 }
 
 function explain(error: unknown, settings: Settings): string {
-  if (error instanceof DataInUseError) return error.message;
+  if (error instanceof DataInUseError || error instanceof DataDamagedError) return error.message;
   const code = error instanceof Error && 'code' in error ? error.code : undefined;
   if (code === 'EADDRINUSE')
     return `port ${settings.port} on ${settings.host} is taken. Stop what listens there, or set BRISK_PORT.`;

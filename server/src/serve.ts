@@ -8,16 +8,23 @@ import type { Settings } from './settings.js';
 
 /** How long a line nobody speaks on is kept open. */
 const KEPT_OPEN_MS = 75_000;
+/** How long requests under way may take to finish once the server is stopped; then they are cut. */
+const FINISH_WITHIN_MS = 5_000;
 
 /** A running server. */
 export interface Running {
   readonly address: string;
-  /** Lets requests that are under way finish, then closes the database. */
+  /** Lets requests that are under way finish for a few seconds, cuts the rest, then closes the database. */
   readonly stop: () => Promise<void>;
 }
 
 /** Opens the data and listens. Throws where the data is in use or the port is taken. */
-export async function serve(settings: Settings, webFolder: string, logger: Logger): Promise<Running> {
+export async function serve(
+  settings: Settings,
+  webFolder: string,
+  logger: Logger,
+  finishWithinMs = FINISH_WITHIN_MS,
+): Promise<Running> {
   const database = await openDatabase(settings.dataFolder);
   let closing = false;
   const { app, cards } = appOf({
@@ -49,7 +56,12 @@ export async function serve(settings: Settings, webFolder: string, logger: Logge
     stop: async () => {
       closing = true;
       await new Promise<void>((resolve) => {
-        server.close(() => resolve());
+        // A connection that has asked nothing yet counts as under way; nobody waits for it for ever.
+        const cut = setTimeout(() => server.closeAllConnections(), finishWithinMs);
+        server.close(() => {
+          clearTimeout(cut);
+          resolve();
+        });
         server.closeIdleConnections();
       });
       await caughtUp;

@@ -1,7 +1,10 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { once } from 'node:events';
+import { cpSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'libsql';
+import { DataDamagedError } from './database/check-file.js';
 import { DataInUseError, lockFolder } from './database/instance-lock.js';
 import { DATABASE_FILE, openDatabase } from './database/open.js';
 import { oneAtATime } from './jobs/one-at-a-time.js';
@@ -58,7 +61,9 @@ describe('the data folder', () => {
     try {
       const first = await openDatabase(folder);
       const job = '0b9d1bd6-7c0e-4a1b-9a52-0f5f6f2c1a10';
-      await first.orm.em.getConnection().execute(`insert into job values ('${job}', '2026-03-02', '{}')`);
+      await first.orm.em
+        .getConnection()
+        .execute(`insert into job (id, created_at, document) values ('${job}', '2026-03-02', '{}')`);
       await first.close();
       const second = await openDatabase(folder);
       const rows: unknown = await second.orm.em.getConnection().execute('select id from job');
@@ -80,6 +85,76 @@ describe('the data folder', () => {
     expect(() => other.exec('delete from ledger_entry')).toThrow(/only ever appended/);
     other.close();
     await server.stop();
+  });
+});
+
+describe('data that is not to be written to', () => {
+  /** A folder with a job in it, whose file something is done to; what the start then says. */
+  async function startAfter(meddle: (file: string) => void): Promise<{ words: string; kept: Buffer | undefined }> {
+    const server = await TestServer.start();
+    const file = join(server.folder, DATABASE_FILE);
+    try {
+      await server.begin();
+      mkdirSync(join(server.folder, 'photos', 'ab'), { recursive: true });
+      await server.pause();
+      meddle(file);
+      const before = existsSync(file) ? readFileSync(file) : undefined;
+      const words = await TestServer.start(server.folder).then(
+        (started) => started.pause().then(() => 'started'),
+        (error: unknown) => (error instanceof DataDamagedError ? error.message : String(error)),
+      );
+      const after = existsSync(file) ? readFileSync(file) : undefined;
+      expect(after).toEqual(before);
+      return { words, kept: after };
+    } finally {
+      rmSync(server.folder, { recursive: true, force: true });
+    }
+  }
+
+  it.each<readonly [string, (file: string) => void, RegExp]>([
+    ['is missing beside its photos', (file) => rmSync(file), /is missing, and its photos are there/],
+    ['was emptied', (file) => writeFileSync(file, ''), /is empty/],
+    ['is something else', (file) => writeFileSync(file, 'x'.repeat(5_000)), /cannot be read as a database/],
+    [
+      'was written over in the middle',
+      (file) => {
+        const bytes = readFileSync(file);
+        bytes.fill(0xff, 4_096, 12_288);
+        writeFileSync(file, bytes);
+      },
+      /is damaged|cannot be read/,
+    ],
+    [
+      'was written by a newer version',
+      (file) => {
+        const other = new Database(file);
+        other.exec(`insert into mikro_orm_migrations (name) values ('2031-01-01-from-the-future')`);
+        other.exec('pragma wal_checkpoint(truncate)');
+        other.close();
+      },
+      /newer Brisk Ledger \(2031-01-01-from-the-future\)/,
+    ],
+  ])('stops the start with a plain line where it %s', async (_what, meddle, words) => {
+    expect((await startAfter(meddle)).words).toMatch(words);
+  });
+});
+
+describe('stopping', () => {
+  it('does not wait for ever for a connection that has asked nothing, and leaves the whole data in one file', async () => {
+    const server = await TestServer.start();
+    const job = await server.begin();
+    const silent = connect(Number(new URL(server.address).port), '127.0.0.1');
+    await once(silent, 'connect');
+    silent.on('error', () => undefined);
+    const began = performance.now();
+    await server.pause();
+    expect(performance.now() - began).toBeLessThan(4_000);
+    const copy = mkdtempSync(join(tmpdir(), 'brisk-copy-'));
+    cpSync(join(server.folder, DATABASE_FILE), join(copy, DATABASE_FILE));
+    const again = await TestServer.start(copy);
+    expect((await again.get(`/api/jobs/${job}`)).status).toBe(200);
+    await again.stop();
+    rmSync(server.folder, { recursive: true, force: true });
   });
 });
 

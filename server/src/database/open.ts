@@ -2,6 +2,7 @@ import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { LibSqlDriver, MikroORM, type SqlEntityManager } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
+import { checkFile } from './check-file.js';
 import { lockFolder } from './instance-lock.js';
 import { JobsAndLedger } from './migrations/2026-11-23-jobs-and-ledger.js';
 import { ShopDocuments } from './migrations/2026-11-23-shop-documents.js';
@@ -20,26 +21,34 @@ export interface OpenDatabase {
 /** Name of the database file within the data folder. */
 export const DATABASE_FILE = 'brisk-ledger.db';
 
+/** What brings an older file up to the present schema, in order. */
+const MIGRATIONS = [
+  { name: '2026-11-23-jobs-and-ledger', class: JobsAndLedger },
+  { name: '2026-11-23-shop-documents', class: ShopDocuments },
+  { name: '2026-11-26-job-cards', class: JobCards },
+  { name: '2026-11-27-set-aside', class: SetAside },
+];
+
 /**
  * Opens the database in `folder`, making folder and schema where they are missing. Every commit is on the disk before
- * it is answered (WAL with `synchronous = FULL`). Throws `DataInUseError` where another process has it open.
+ * it is answered (WAL with `synchronous = FULL`). Throws `DataInUseError` where another process has it open, and
+ * `DataDamagedError` where the file is not one to be written to.
  */
 export async function openDatabase(folder: string): Promise<OpenDatabase> {
   mkdirSync(folder, { recursive: true });
   const unlock = lockFolder(folder);
   try {
+    checkFile(
+      join(folder, DATABASE_FILE),
+      MIGRATIONS.map(({ name }) => name),
+    );
     const orm = await MikroORM.init({
       driver: LibSqlDriver,
       dbName: join(folder, DATABASE_FILE),
       entities: [JobRows, EntryRows, ShopDocumentRows],
       extensions: [Migrator],
       migrations: {
-        migrationsList: [
-          { name: '2026-11-23-jobs-and-ledger', class: JobsAndLedger },
-          { name: '2026-11-23-shop-documents', class: ShopDocuments },
-          { name: '2026-11-26-job-cards', class: JobCards },
-          { name: '2026-11-27-set-aside', class: SetAside },
-        ],
+        migrationsList: [...MIGRATIONS],
         snapshot: false,
         silent: true,
       },
@@ -52,6 +61,8 @@ export async function openDatabase(folder: string): Promise<OpenDatabase> {
       orm,
       fork: () => orm.em.fork(),
       close: async () => {
+        // What stands beside the file goes into it, so that a copy of the file alone is the whole data.
+        await orm.em.getConnection().execute('pragma wal_checkpoint(truncate)');
         await orm.close(true);
         unlock();
       },

@@ -36,6 +36,11 @@ export class TestServer {
     this.running = await serveOn(this.folder);
   }
 
+  /** Stops the server and leaves its data where it is. */
+  async pause(): Promise<void> {
+    await this.running.stop();
+  }
+
   async stop(): Promise<void> {
     await this.running.stop();
     rmSync(this.folder, { recursive: true, force: true });
@@ -89,8 +94,12 @@ export class TestServer {
   }
 }
 
+/** Nobody’s request takes longer in a test. */
+const FINISH_WITHIN_MS = 500;
+
 async function serveOn(dataFolder: string): Promise<Running> {
-  return serve({ host: '127.0.0.1', port: 0, dataFolder, logLevel: 'silent' }, '/nowhere', pino({ level: 'silent' }));
+  const settings = { host: '127.0.0.1', port: 0, dataFolder, logLevel: 'silent' };
+  return serve(settings, '/nowhere', pino({ level: 'silent' }), FINISH_WITHIN_MS);
 }
 
 async function answerOf<Body>(response: Response): Promise<Answer<Body>> {
