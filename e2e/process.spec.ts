@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
@@ -40,6 +40,19 @@ test.describe('the server as a process', () => {
     expect(third.said()).toContain('port 4392 on 127.0.0.1 is taken');
     first.child.kill('SIGTERM');
     expect(await first.ended).toBe(0);
+  });
+
+  test('backs its data up by itself, and stops cleanly while at it', async ({ request }) => {
+    const backups = `${folder}-backups`;
+    const server = start({ BRISK_PORT: '4395', BRISK_DATA: folder, BRISK_BACKUP: backups });
+    await expect.poll(server.said).toContain('is open');
+    const last = async () =>
+      ((await (await request.get('http://127.0.0.1:4395/api/backup')).json()) as { last?: { jobs: number } }).last;
+    await expect.poll(last, { timeout: 25_000 }).toMatchObject({ jobs: 0 });
+    expect(readdirSync(backups)).toHaveLength(1);
+    server.child.kill('SIGTERM');
+    expect(await server.ended).toBe(0);
+    rmSync(backups, { recursive: true, force: true });
   });
 
   test('is back on its data at once after it was killed, with all it had answered', async ({ request }) => {

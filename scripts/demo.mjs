@@ -7,6 +7,7 @@ import { root, say } from './say.mjs';
 import { startServer, stopServer, untilHealthy } from './server-process.mjs';
 
 const dataFolder = join(root, '.brisk/demo-data');
+const backups = process.env.BRISK_BACKUP ?? join(root, '.brisk/demo-backups');
 const host = process.env.BRISK_HOST ?? '127.0.0.1';
 const port = process.env.BRISK_PORT ?? '4310';
 const address = `http://${host}:${port}`;
@@ -15,7 +16,7 @@ await ensureInstalled();
 await ensureBuilt();
 if (process.argv.includes('--fresh')) rmSync(dataFolder, { recursive: true, force: true });
 say('Starting the server…');
-const server = startServer({ BRISK_HOST: host, BRISK_PORT: port, BRISK_DATA: dataFolder });
+const server = startServer({ BRISK_HOST: host, BRISK_PORT: port, BRISK_DATA: dataFolder, BRISK_BACKUP: backups });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.child.kill(signal));
 try {
   await untilHealthy(address, server.ended);

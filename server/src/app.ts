@@ -2,6 +2,8 @@ import compression from 'compression';
 import express, { type Express } from 'express';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import type { BackupStatus } from '@brisk/contracts/backup';
+import { backupRoutes } from './backup/routes.js';
 import { boltCardRoutes } from './bolt-card/routes.js';
 import type { OpenDatabase } from './database/open.js';
 import { documentRoutes, healthRoutes } from './http/own-routes.js';
@@ -29,6 +31,8 @@ export interface AppParts {
   /** Where the shop’s devices reach this server; absent: where the request came to. */
   readonly address: string | undefined;
   readonly now: () => Date;
+  /** How the backups go. */
+  readonly backup: () => BackupStatus;
   /** Turns true when the server is about to stop; nothing new is taken on from then. */
   readonly closing: () => boolean;
 }
@@ -40,7 +44,17 @@ export interface App {
 }
 
 /** The application: security first, then the API, then the web files. */
-export function appOf({ database, logger, host, webFolder, photoFolder, address, now, closing }: AppParts): App {
+export function appOf({
+  database,
+  logger,
+  host,
+  webFolder,
+  photoFolder,
+  address,
+  now,
+  backup,
+  closing,
+}: AppParts): App {
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
@@ -63,6 +77,7 @@ export function appOf({ database, logger, host, webFolder, photoFolder, address,
   const photos = new PhotoStore(photoFolder);
   const served = [
     healthRoutes(database, now),
+    backupRoutes(backup),
     jobRoutes(jobs, cards, shop, photos, now),
     runSheetRoutes(jobs, shop, now),
     shopRoutes(shop),

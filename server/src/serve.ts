@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
 import { appOf } from './app.js';
+import { BackupSchedule } from './backup/schedule.js';
 import { openDatabase } from './database/open.js';
 import type { Settings } from './settings.js';
 
@@ -27,6 +28,8 @@ export async function serve(
 ): Promise<Running> {
   const database = await openDatabase(settings.dataFolder);
   let closing = false;
+  const now = () => new Date();
+  const backups = settings.backup && new BackupSchedule(settings.dataFolder, settings.backup, now, logger);
   const { app, cards } = appOf({
     database,
     logger,
@@ -34,7 +37,8 @@ export async function serve(
     webFolder,
     photoFolder: join(settings.dataFolder, 'photos'),
     address: settings.address,
-    now: () => new Date(),
+    now,
+    backup: () => backups?.status() ?? {},
     closing: () => closing,
   });
   const server = createServer(app);
@@ -47,6 +51,7 @@ export async function serve(
     await database.close();
     throw error;
   }
+  backups?.start();
   // After an upgrade every card is made anew; nobody’s question should have to wait for all of them.
   const caughtUp = cards.catchUp(() => closing).catch((error: unknown) => logger.error(error, 'Cards were not made'));
   const { port } = server.address() as AddressInfo;
@@ -65,6 +70,7 @@ export async function serve(
         server.closeIdleConnections();
       });
       await caughtUp;
+      await backups?.stop();
       await database.close();
     },
   };

@@ -1,4 +1,5 @@
-import { resolve } from 'node:path';
+import { resolve, sep } from 'node:path';
+import type { BackupPlan } from './backup/schedule.js';
 
 /** What the server is told by its environment. */
 export interface Settings {
@@ -9,6 +10,8 @@ export interface Settings {
   readonly logLevel: string;
   /** What the codes of labels open, such as `http://192.168.1.20:4310`; absent: where the request came to. */
   readonly address?: string;
+  /** Where the data is backed up to, and how often. */
+  readonly backup?: BackupPlan;
 }
 
 /** A setting that cannot be used; `message` says which and what would be right. */
@@ -18,7 +21,8 @@ export class SettingsError extends Error {
 
 const LOG_LEVELS = ['silent', 'fatal', 'error', 'warn', 'info', 'debug', 'trace'];
 
-/** Settings from `BRISK_HOST`, `BRISK_PORT`, `BRISK_DATA`, `BRISK_LOG` and `BRISK_ADDRESS`. Throws {@link SettingsError}. */
+/** Settings from `BRISK_HOST`, `BRISK_PORT`, `BRISK_DATA`, `BRISK_LOG`, `BRISK_ADDRESS`, `BRISK_BACKUP` and
+ * `BRISK_BACKUP_HOURS`. Throws {@link SettingsError}. */
 export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const port = Number(environment['BRISK_PORT'] ?? '4310');
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
@@ -34,7 +38,29 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   if (!LOG_LEVELS.includes(logLevel))
     throw new SettingsError(`BRISK_LOG is “${logLevel}”; it has to be one of ${LOG_LEVELS.join(', ')}.`);
   const address = addressFrom(environment['BRISK_ADDRESS']);
-  return { host, port, dataFolder: resolve(folder), logLevel, ...(address === undefined ? {} : { address }) };
+  const dataFolder = resolve(folder);
+  const backup = backupFrom(environment, dataFolder);
+  return {
+    host,
+    port,
+    dataFolder,
+    logLevel,
+    ...(address === undefined ? {} : { address }),
+    ...(backup ? { backup } : {}),
+  };
+}
+
+function backupFrom(environment: NodeJS.ProcessEnv, dataFolder: string): BackupPlan | undefined {
+  const into = environment['BRISK_BACKUP']?.trim() ?? '';
+  if (into === '') return undefined;
+  if (`${resolve(into)}${sep}`.startsWith(`${dataFolder}${sep}`))
+    throw new SettingsError('BRISK_BACKUP lies within BRISK_DATA; what is lost with the one is lost with the other.');
+  const everyHours = Number(environment['BRISK_BACKUP_HOURS'] ?? '24');
+  if (!Number.isFinite(everyHours) || everyHours < 0.25 || everyHours > 744)
+    throw new SettingsError(
+      `BRISK_BACKUP_HOURS is “${environment['BRISK_BACKUP_HOURS']}”; it has to be a number from 0.25 to 744.`,
+    );
+  return { into: resolve(into), everyHours };
 }
 
 function addressFrom(given: string | undefined): string | undefined {

@@ -1,4 +1,5 @@
 import { HttpErrorResponse } from '@angular/common/http';
+import type { BackupStatus } from '@brisk/contracts/backup';
 import { check } from '@brisk/contracts/check';
 import {
   appendSchema,
@@ -68,6 +69,7 @@ export class FakeServer implements Pick<
   | 'jobs'
   | 'begin'
   | 'setAside'
+  | 'backup'
   | 'asStoredAddress'
   | 'replan'
   | 'templates'
@@ -91,6 +93,7 @@ export class FakeServer implements Pick<
   reachable = true;
   summaries: readonly JobSummary[] = [];
   begun: NewJob[] = [];
+  backedUp: BackupStatus = {};
   opened: Job = testJob;
   plannings: Planning[] = [];
   readonly kept = new Map<string, Kept<ShopTemplate>>();
@@ -269,6 +272,10 @@ export class FakeServer implements Pick<
       this.begun.push(held(newJobSchema, job));
       return { ...testJob, id: job.id };
     });
+  }
+
+  backup(): Observable<BackupStatus> {
+    return this.answer(() => this.backedUp);
   }
 
   setAside(id: string, aside: boolean): Observable<unknown> {

@@ -1,5 +1,6 @@
 import { HttpClient } from '@angular/common/http';
 import { inject, Injectable } from '@angular/core';
+import type { BackupStatus } from '@brisk/contracts/backup';
 import type { Bundle } from '@brisk/contracts/bundle';
 import type {
   Append,
@@ -37,6 +38,11 @@ export class Api {
 
   entriesAfter(id: string, position: number): Observable<LedgerTail> {
     return this.http.get<LedgerTail>(`/api/jobs/${encodeURIComponent(id)}/ledger`, { params: { after: position } });
+  }
+
+  /** How the backups go. */
+  backup(): Observable<BackupStatus> {
+    return this.http.get<BackupStatus>('/api/backup');
   }
 
   /** Sets a job aside, or takes it back. */

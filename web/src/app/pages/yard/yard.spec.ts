@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
+import type { BackupStatus } from '@brisk/contracts/backup';
 import type { JobSummary } from '@brisk/contracts/job';
 import { FakeServer } from '../../../testing/fake-server';
 import { pressable, tick, wordsOf } from '../../../testing/open-job';
@@ -25,10 +26,11 @@ const job = (changes: Partial<JobSummary>): JobSummary => ({
   ...changes,
 });
 
-async function open(summaries: readonly JobSummary[], reachable = true) {
+async function open(summaries: readonly JobSummary[], reachable = true, backedUp: BackupStatus = {}) {
   const server = new FakeServer();
   server.summaries = summaries;
   server.reachable = reachable;
+  server.backedUp = backedUp;
   TestBed.configureTestingModule({
     imports: [Yard],
     providers: [stillAndPlain, { provide: Api, useValue: server }, provideRouter([])],
@@ -126,5 +128,22 @@ describe('the yard', () => {
     expect(text()).toContain('1 job set aside');
     await press('Take back: Tug');
     expect([...element.querySelectorAll('h2')].map((one) => one.textContent)).toEqual(['Minibus', 'Tug']);
+  });
+
+  it.each<readonly [BackupStatus, RegExp]>([
+    [{}, /No backup is made\. Set BRISK_BACKUP/],
+    [{ into: '/mnt/drive', everyHours: 24 }, /first backup to \/mnt\/drive is under way/],
+    [
+      { into: '/d', everyHours: 24, last: { madeAt: new Date().toISOString(), jobs: 6, photos: 9 } },
+      /Backed up .*6 jobs/,
+    ],
+    [
+      { into: '/d', everyHours: 24, last: { madeAt: '2026-01-02T07:00:00Z', jobs: 6, photos: 9 } },
+      /▲ The last backup is \d/,
+    ],
+    [{ into: '/d', trouble: 'Is the drive there?' }, /▲ The backup failed: Is the drive there\? There is none yet/],
+  ])('says how the backups go: %j', async (backedUp, words) => {
+    const { text } = await open([job({})], true, backedUp);
+    expect(text()).toMatch(words);
   });
 });

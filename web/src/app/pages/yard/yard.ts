@@ -13,6 +13,7 @@ import { STOPS, STOP_WORDS } from '@brisk/core/ledger';
 import { duration, several } from '@brisk/core/words';
 import { catchError, EMPTY, exhaustMap, firstValueFrom, Subject, timer, merge } from 'rxjs';
 import { format, isValid, parseISO } from 'date-fns';
+import { BackupLine } from './backup-line';
 import { FileKey } from '../../ui/file-key';
 import { Keys } from '../../ui/keys';
 import { Api } from '../../api/api';
@@ -24,7 +25,17 @@ const LOOK_EVERY_MS = 10_000;
 /** Every job with its place on the journey, its next step and what blocks it. */
 @Component({
   selector: 'bl-yard',
-  imports: [FileKey, MatButton, MatExpansionModule, MatIcon, MatListModule, MatProgressBar, MatSlideToggle, RouterLink],
+  imports: [
+    BackupLine,
+    FileKey,
+    MatButton,
+    MatExpansionModule,
+    MatIcon,
+    MatListModule,
+    MatProgressBar,
+    MatSlideToggle,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './yard.html',
   styleUrl: './yard.scss',

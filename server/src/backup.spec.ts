@@ -1,0 +1,184 @@
+import { createHash, randomUUID } from 'node:crypto';
+import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { BackupStatus } from '@brisk/contracts/backup';
+import { pino } from 'pino';
+import { keptOf } from './backup/ages.js';
+import { backupsIn, makeBackup, photoPath, type Backup } from './backup/make-backup.js';
+import { restore } from './backup/restore.js';
+import { BackupSchedule } from './backup/schedule.js';
+import { DataInUseError } from './database/instance-lock.js';
+import { DATABASE_FILE } from './database/open.js';
+import { settingsFrom } from './settings.js';
+import { entry, TestServer } from './testing/test-server.js';
+
+const NOON = new Date('2026-11-27T12:00:00.000Z');
+let server: TestServer;
+let into: string;
+beforeEach(async () => {
+  server = await TestServer.start();
+  into = mkdtempSync(join(tmpdir(), 'brisk-backup-'));
+});
+afterEach(async () => {
+  await server.stop();
+  rmSync(into, { recursive: true, force: true });
+});
+
+/** Puts a picture where the server keeps its own. */
+function keepPicture(words: string): string {
+  const photo = createHash('sha256').update(words).digest('hex');
+  const path = photoPath(join(server.folder, 'photos'), photo);
+  mkdirSync(join(path, '..'), { recursive: true });
+  writeFileSync(path, words);
+  return photo;
+}
+
+describe('a backup', () => {
+  it('is made while the server writes, and brings everything back as it was', async () => {
+    const job = await server.begin();
+    await server.append(job, 0, [entry({ kind: 'noted', text: 'Before' })]);
+    const photos = [keepPicture('one'), keepPicture('two')].sort();
+    const writing = server.append(job, 1, [entry({ kind: 'noted', text: 'Meanwhile' })]);
+    const backup = await makeBackup(server.folder, into, NOON);
+    await writing;
+    expect(backup).toMatchObject({ jobs: 1, madeAt: NOON.toISOString(), photos });
+    const whole = (await server.get<{ entries: unknown[] }>(`/api/jobs/${job}`)).body;
+    await server.append(job, 2, [entry({ kind: 'noted', text: 'After' })]);
+
+    const [found] = await backupsIn(into);
+    const target = join(into, 'restored');
+    const restored = await restore(found?.folder ?? '', target, NOON);
+    expect(restored).toEqual({ backup });
+    const again = await TestServer.start(target);
+    const { entries } = (await again.get<{ entries: unknown[] }>(`/api/jobs/${job}`)).body;
+    expect(entries).toEqual(whole.entries.slice(0, backup.entries));
+    expect(backup.entries).toBeGreaterThanOrEqual(1);
+    for (const photo of photos) expect(existsSync(photoPath(join(target, 'photos'), photo))).toBe(true);
+    await again.stop();
+  });
+
+  it('takes the place of what stands there only when it is whole, and keeps that under another name', async () => {
+    await server.begin();
+    keepPicture('one');
+    await makeBackup(server.folder, into, NOON);
+    const folder = (await backupsIn(into))[0]?.folder ?? '';
+    await expect(restore(folder, server.folder, NOON)).rejects.toThrow(DataInUseError);
+    const data = join(into, 'data');
+    cpSync(join(folder, DATABASE_FILE), join(data, DATABASE_FILE));
+    const { before } = await restore(folder, data, NOON);
+    expect(existsSync(join(before ?? '', DATABASE_FILE))).toBe(true);
+
+    const damaged = readFileSync(join(folder, DATABASE_FILE));
+    damaged.fill(0xff, 5_000, 5_100);
+    writeFileSync(join(folder, DATABASE_FILE), damaged);
+    await expect(restore(folder, data, NOON)).rejects.toThrow(/not what it was/);
+    expect(readdirSync(into).filter((name) => name.includes('restoring'))).toEqual([]);
+    expect(existsSync(join(data, DATABASE_FILE))).toBe(true);
+    await expect(restore(into, data, NOON)).rejects.toThrow(/no backup of ours/);
+  });
+
+  it('of a picture that is not what its name says is refused, and leaves nothing half done', async () => {
+    await server.begin();
+    writeFileSync(photoPath(join(server.folder, 'photos'), keepPicture('one')), 'other');
+    await expect(makeBackup(server.folder, into, NOON)).rejects.toThrow(/damaged where it stands/);
+    expect(readdirSync(into).filter((name) => name !== 'photos')).toEqual([]);
+  });
+
+  it('that nobody can write says so', async () => {
+    const file = join(into, 'a-file');
+    writeFileSync(file, '');
+    await expect(makeBackup(server.folder, file, NOON)).rejects.toThrow(/cannot be written to/);
+  });
+
+  it('goes when its age is not kept, with the pictures only it had', async () => {
+    await server.begin();
+    const photo = keepPicture('gone later');
+    const day = (number: number) => new Date(Date.UTC(2026, 9, number, 12));
+    await makeBackup(server.folder, into, day(1));
+    rmSync(photoPath(join(server.folder, 'photos'), photo));
+    for (let number = 2; number <= 10; number += 1) await makeBackup(server.folder, into, day(number));
+    await makeBackup(server.folder, into, new Date(Date.UTC(2026, 9, 10, 18)));
+    const kept = (await backupsIn(into)).map(({ backup }) => backup.madeAt.slice(0, 13));
+    expect(kept).toEqual(
+      ['10T18', '09T12', '08T12', '07T12', '06T12', '05T12', '04T12'].map((one) => `2026-10-${one}`),
+    );
+    expect(existsSync(photoPath(join(into, 'photos'), photo))).toBe(false);
+  });
+});
+
+describe('the ages kept', () => {
+  it('are seven days, five weeks and twelve months, the newest of each', () => {
+    const all = Array.from({ length: 800 }, (_, index) => new Date(NOON.getTime() - index * 43_200_000).toISOString());
+    const kept = [...keptOf(all)].sort().reverse();
+    expect(kept.slice(0, 7)).toEqual(all.filter((_, index) => index % 2 === 0).slice(0, 7));
+    expect(new Set(kept.map((time) => time.slice(0, 7))).size).toBe(12);
+    expect(kept.length).toBeLessThanOrEqual(24);
+    expect(keptOf([])).toEqual(new Set());
+  });
+});
+
+describe('the schedule', () => {
+  const plan = () => ({ into, everyHours: 24 });
+  const made = (madeAt: string): Backup => ({
+    format: 'brisk-ledger-backup',
+    version: 1,
+    madeAt,
+    jobs: 1,
+    entries: 2,
+    database: '',
+    photos: [],
+  });
+
+  it('makes one when the last is too old, and not before', async () => {
+    let now = NOON;
+    const calls: string[] = [];
+    const make = (_data: string, _into: string, at: Date) => {
+      calls.push(at.toISOString());
+      const backup = made(at.toISOString());
+      const folder = join(into, at.toISOString().replace(/[:.]/g, '-'));
+      mkdirSync(folder);
+      writeFileSync(join(folder, 'backup.json'), JSON.stringify(backup));
+      return Promise.resolve(backup);
+    };
+    const schedule = new BackupSchedule('/data', plan(), () => now, pino({ level: 'silent' }), make);
+    await Promise.all([schedule.look(), schedule.look()]);
+    now = new Date(NOON.getTime() + 23 * 3_600_000);
+    await schedule.look();
+    expect(calls).toHaveLength(1);
+    expect(schedule.status()).toEqual({
+      into,
+      everyHours: 24,
+      last: { madeAt: NOON.toISOString(), jobs: 1, photos: 0 },
+    });
+    now = new Date(NOON.getTime() + 24 * 3_600_000);
+    await schedule.look();
+    expect(calls).toHaveLength(2);
+    await schedule.stop();
+  });
+
+  it('says what went wrong, and tries again', async () => {
+    let fails = true;
+    const make = (_data: string, _into: string, at: Date) =>
+      fails ? Promise.reject(new Error('Is the drive there?')) : Promise.resolve(made(at.toISOString()));
+    const schedule = new BackupSchedule('/data', plan(), () => NOON, pino({ level: 'silent' }), make);
+    await schedule.look();
+    expect(schedule.status()).toMatchObject({ trouble: 'Is the drive there?' });
+    fails = false;
+    await schedule.look();
+    expect(schedule.status()).not.toHaveProperty('trouble');
+  });
+
+  it('is told by the shop’s settings, and by nobody that there is none', async () => {
+    expect((await server.get<BackupStatus>('/api/backup')).body).toEqual({});
+    expect(settingsFrom({ BRISK_BACKUP: '/mnt/drive', BRISK_BACKUP_HOURS: '6' }).backup).toEqual({
+      into: '/mnt/drive',
+      everyHours: 6,
+    });
+    expect(() => settingsFrom({ BRISK_DATA: '/srv/x', BRISK_BACKUP: '/srv/x/copies' })).toThrow(/lies within/);
+    for (const hours of ['0', 'often', '10000'])
+      expect(() => settingsFrom({ BRISK_BACKUP: `/mnt/${randomUUID()}`, BRISK_BACKUP_HOURS: hours })).toThrow(
+        /BRISK_BACKUP_HOURS/,
+      );
+  });
+});
