@@ -32,6 +32,9 @@ export function check<T>(schema: ISchema<T>, value: unknown): Checked<T> {
     : { errors: [...words].map(([field, said]) => ({ field, words: said })) };
 }
 
+/** The end of a text, to many a program: what stands after it would be lost. */
+const NUL = '\0';
+
 type Complain = (path: string, words: string) => void;
 
 function visit(
@@ -43,6 +46,11 @@ function visit(
   enough: () => boolean,
 ): void {
   const schema = given.resolve({ value, parent }) as Schema<unknown>;
+  if (typeof value === 'string' && value.includes(NUL)) {
+    const label = `${schema.spec.label ?? path}`;
+    complain(path, `${label.charAt(0).toUpperCase()}${label.slice(1)} holds a sign that cannot be written.`);
+    return;
+  }
   const errors = errorsAt(schema, value, path, parent);
   for (const [at, said] of errors) complain(at, said);
   if (schema instanceof ArraySchema && Array.isArray(value) && errors.size === 0) {

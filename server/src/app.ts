@@ -26,6 +26,8 @@ export interface AppParts {
   readonly database: OpenDatabase;
   readonly logger: Logger;
   readonly host: string;
+  /** Names this server answers to on a network, besides its own. */
+  readonly names: readonly string[];
   readonly webFolder: string;
   readonly photoFolder: string;
   /** Where the shop’s devices reach this server; absent: where the request came to. */
@@ -48,6 +50,7 @@ export function appOf({
   database,
   logger,
   host,
+  names,
   webFolder,
   photoFolder,
   address,
@@ -60,7 +63,7 @@ export function appOf({
   app.set('query parser', 'simple');
   // Looking at every request costs as much as answering a small one, so it is done only for those who read it.
   if (logger.isLevelEnabled('debug')) app.use(pinoHttp({ logger, useLevel: 'debug' }));
-  app.use(...security(host));
+  app.use(...security(host, names));
   app.use(compression());
   app.use('/api', (_request, response, next) => {
     response.setHeader('cache-control', 'no-store');

@@ -71,6 +71,21 @@ describe('a bundle with its photos', () => {
       413,
       /more in that file than this takes/,
     ],
+    [
+      'with pictures of nothing that fill the memory',
+      (whole: Uint8Array) =>
+        zipSync({
+          ...unzipSync(whole),
+          ...Object.fromEntries(
+            Array.from({ length: 40 }, (_, index) => [
+              `photos/${String(index).padStart(64, '0')}.jpg`,
+              new Uint8Array(2_000_000),
+            ]),
+          ),
+        }),
+      413,
+      /more in that file than this takes/,
+    ],
   ] as const)('%s is refused, and nothing is taken in', async (_how, spoil, status, words) => {
     const { job } = await jobWithPhotos();
     const answer = await takeIn(spoil(await zipOf(job)));

@@ -22,6 +22,7 @@ const { app } = appOf({
   photoFolder: 'nowhere',
   address: undefined,
   now: () => new Date(0),
+  names: [],
   backup: () => ({}),
   closing: () => false,
 });

@@ -34,6 +34,7 @@ export async function serve(
     database,
     logger,
     host: settings.host,
+    names: settings.names ?? [],
     webFolder,
     photoFolder: join(settings.dataFolder, 'photos'),
     address: settings.address,

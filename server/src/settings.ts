@@ -10,6 +10,8 @@ export interface Settings {
   readonly logLevel: string;
   /** What the codes of labels open, such as `http://192.168.1.20:4310`; absent: where the request came to. */
   readonly address?: string;
+  /** Names it answers to on a network, besides its own. */
+  readonly names?: readonly string[];
   /** Where the data is backed up to, and how often. */
   readonly backup?: BackupPlan;
 }
@@ -21,8 +23,8 @@ export class SettingsError extends Error {
 
 const LOG_LEVELS = ['silent', 'fatal', 'error', 'warn', 'info', 'debug', 'trace'];
 
-/** Settings from `BRISK_HOST`, `BRISK_PORT`, `BRISK_DATA`, `BRISK_LOG`, `BRISK_ADDRESS`, `BRISK_BACKUP` and
- * `BRISK_BACKUP_HOURS`. Throws {@link SettingsError}. */
+/** Settings from `BRISK_HOST`, `BRISK_PORT`, `BRISK_DATA`, `BRISK_LOG`, `BRISK_ADDRESS`, `BRISK_NAMES`,
+ * `BRISK_BACKUP` and `BRISK_BACKUP_HOURS`. Throws {@link SettingsError}. */
 export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const port = Number(environment['BRISK_PORT'] ?? '4310');
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
@@ -39,6 +41,7 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
     throw new SettingsError(`BRISK_LOG is “${logLevel}”; it has to be one of ${LOG_LEVELS.join(', ')}.`);
   const address = addressFrom(environment['BRISK_ADDRESS']);
   const dataFolder = resolve(folder);
+  const names = namesFrom(environment['BRISK_NAMES'], address);
   const backup = backupFrom(environment, dataFolder);
   return {
     host,
@@ -46,8 +49,19 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
     dataFolder,
     logLevel,
     ...(address === undefined ? {} : { address }),
+    ...(names.length > 0 ? { names } : {}),
     ...(backup ? { backup } : {}),
   };
+}
+
+function namesFrom(given = '', address: string | undefined): readonly string[] {
+  const names = given.split(',').flatMap((name) => name.trim() || []);
+  const wrong = names.find((name) => !/^[\w.-]+$/.test(name));
+  if (wrong !== undefined)
+    throw new SettingsError(
+      `BRISK_NAMES has “${wrong}” in it; it has to be names such as shed.local, with commas between.`,
+    );
+  return [...names, ...(address === undefined ? [] : [new URL(address).hostname])];
 }
 
 function backupFrom(environment: NodeJS.ProcessEnv, dataFolder: string): BackupPlan | undefined {

@@ -27,6 +27,7 @@ describe('settings', () => {
     [{ BRISK_HOST: 'a b' }, /BRISK_HOST/],
     [{ BRISK_DATA: ' ' }, /BRISK_DATA is empty/],
     [{ BRISK_LOG: 'loud' }, /BRISK_LOG/],
+    [{ BRISK_NAMES: 'shed.local, a b' }, /BRISK_NAMES has “a b” in it/],
   ])('%j is refused in words', (environment, words) => {
     expect(() => settingsFrom(environment)).toThrow(SettingsError);
     expect(() => settingsFrom(environment)).toThrow(words);

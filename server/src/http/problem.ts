@@ -99,12 +99,19 @@ function asProblem(error: unknown): ProblemError {
     case 'request.size.invalid':
       return new ProblemError('not-json', 'The data came in a form that cannot be read. Nothing was written.');
     default:
+      if (isTheirs(error)) return new ProblemError('not-json', 'The request cannot be read. Nothing was written.');
       if (error instanceof URIError) return new ProblemError('not-found', 'That address cannot be read.');
       return new ProblemError(
         'internal',
         'Something went wrong here; nothing was written. Try again, and look at the log if it stays.',
       );
   }
+}
+
+/** Whether what reads requests found fault with this one: compressed data that is none, a range beyond the end. */
+function isTheirs(error: unknown): boolean {
+  const status = typeof error === 'object' && error !== null && 'status' in error ? Number(error.status) : 0;
+  return status >= 400 && status < 500 && !(error instanceof URIError);
 }
 
 function bodyParserType(error: unknown): unknown {

@@ -1,4 +1,6 @@
 import { randomBytes } from 'node:crypto';
+import { isIP } from 'node:net';
+import { hostname } from 'node:os';
 import helmet from 'helmet';
 import type { RequestHandler, Response } from 'express';
 import { ProblemError } from './problem.js';
@@ -11,11 +13,14 @@ export function nonceOf(response: Response): string {
 }
 
 /**
- * Strict headers; and while the server listens on this machine alone, requests that another site made a browser send
- * are refused, by their Host (a name made to point here) and by their Origin.
+ * Strict headers; and requests that another site made a browser send are refused, by their Host (a name made to point
+ * here) and by their Origin. While the server listens on this machine alone its loopback names are answered; on a network
+ * its addresses, its own name, and the `names` the shop has given it.
  */
-export function security(host: string): readonly RequestHandler[] {
+export function security(host: string, names: readonly string[]): readonly RequestHandler[] {
   const local = LOOPBACK.test(host) || host === '::1';
+  const own = hostname().toLowerCase();
+  const known = new Set([own, `${own}.local`, ...[host, ...names].map((name) => name.toLowerCase())]);
   return [
     (_request, response, next) => {
       response.locals['nonce'] = randomBytes(16).toString('base64');
@@ -41,12 +46,26 @@ export function security(host: string): readonly RequestHandler[] {
       const asked = request.headers.host ?? '';
       if (local && !LOOPBACK.test(asked))
         throw new ProblemError('not-allowed', 'This Brisk Ledger answers on this machine only.');
+      if (!local && !LOOPBACK.test(asked) && !isOurs(asked, known))
+        throw new ProblemError(
+          'not-allowed',
+          'This Brisk Ledger does not answer to that name. BRISK_NAMES says which it answers to.',
+        );
       const { origin } = request.headers;
       if (origin !== undefined && !sameHost(origin, asked))
         throw new ProblemError('not-allowed', 'Another site may not send this.');
       next();
     },
   ];
+}
+
+/** Whether a request came to a bare address, which no other site can point elsewhere, or to a name that is known. */
+function isOurs(asked: string, known: ReadonlySet<string>): boolean {
+  const name = asked
+    .toLowerCase()
+    .replace(/:\d+$/, '')
+    .replace(/^\[|\]$/g, '');
+  return isIP(name) !== 0 || known.has(name);
 }
 
 function sameHost(origin: string, host: string): boolean {

@@ -10,7 +10,9 @@ import type { PhotoStore } from '../photos/photo-store.js';
 const BUNDLE = 'job.brisk.json';
 const PHOTO = /^photos\/([0-9a-f]{64})\.jpg$/;
 /** What a file may unpack to, so that a small one cannot fill the memory. */
-const MOST = { bundleBytes: 24_000_000, photoBytes: 12_000_000, photos: 3_000 } as const;
+const MOST = { bundleBytes: 24_000_000, photoBytes: 12_000_000, photos: 3_000, bytes: 800_000_000 } as const;
+/** A picture is packed already; one that unpacks to so many times its size is none. */
+const MOST_TIMES = 4;
 
 /** A bundle with the photos of its job, as it was unpacked. */
 export interface UnpackedBundle {
@@ -49,14 +51,21 @@ export async function zipBundle(
 /** Unpacks what {@link zipBundle} wrote. Throws `bad-input` for anything else, `too-large` for what would be too much. */
 export function unzipBundle(bytes: Uint8Array): UnpackedBundle {
   let photos = 0;
+  let bytesInAll = 0;
   let files: Unzipped;
   try {
     files = unzipSync(bytes, {
-      filter: ({ name, originalSize }) => {
+      filter: ({ name, size, originalSize }) => {
         const isPhoto = PHOTO.test(name);
         if (!isPhoto && name !== BUNDLE) return false;
         if (isPhoto) photos += 1;
-        if (originalSize > (isPhoto ? MOST.photoBytes : MOST.bundleBytes) || photos > MOST.photos)
+        bytesInAll += originalSize;
+        if (
+          originalSize > (isPhoto ? MOST.photoBytes : MOST.bundleBytes) ||
+          (isPhoto && originalSize > size * MOST_TIMES + 1_000) ||
+          photos > MOST.photos ||
+          bytesInAll > MOST.bytes
+        )
           throw new ProblemError(
             'too-large',
             'There is more in that file than this takes at once. Nothing was taken in.',

@@ -132,7 +132,7 @@ export function jobRoutes(
     await zipBundle(bundle, state.photos.keys(), photos, response);
   });
 
-  const takeIn = async (given: unknown) => {
+  const bundleIn = (given: unknown): Bundle => {
     const wrong = notOurBundle(given);
     if (wrong) badInput([{ field: 'format', words: wrong }]);
     const bundle = checked(bundleSchema, given);
@@ -145,6 +145,9 @@ export function jobRoutes(
       ]);
     refuseProblems(bundle.job.plan.map, 'job.plan.map');
     refuseUnworkable(bundle.job);
+    return bundle;
+  };
+  const takeIn = async (bundle: Bundle) => {
     const { job, written } = await store.takeIn(bundle);
     return { id: job.id, title: job.title, written };
   };
@@ -159,20 +162,23 @@ export function jobRoutes(
         return;
       }
       const unpacked = unzipBundle(request.body);
+      const bundle = bundleIn(unpacked.bundle);
       await keepPhotos(unpacked, photos);
-      response.status(201).json(await takeIn(unpacked.bundle));
+      response.status(201).json(await takeIn(bundle));
     },
   );
 
   api.post('/bundles', docs.postBundles, ...jsonBody(LARGEST_BUNDLE), async (request, response) => {
-    response.status(201).json(await takeIn(request.body));
+    response.status(201).json(await takeIn(bundleIn(request.body)));
   });
 
   return api;
 }
 
 function jobIn(request: Request): string {
-  return String(request.params['job']);
+  const id = String(request.params['job']);
+  if (!/^[\w-]{1,80}$/.test(id)) throw new ProblemError('not-found', 'There is no such job here.');
+  return id;
 }
 
 function refuseProblems(map: ConnectionMap, field: string): void {

@@ -1,0 +1,136 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { request as httpRequest } from 'node:http';
+import { hostname, tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import type { Bundle } from '@brisk/contracts/bundle';
+import type { JobWithLedger } from '@brisk/contracts/job';
+import { pino } from 'pino';
+import { serve } from './serve.js';
+import { entry, newJob, TestServer } from './testing/test-server.js';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await TestServer.start();
+});
+afterAll(() => server.stop());
+
+/** Asks with headers that a browser would not send, and tells the status and what the answer says. */
+function ask(path: string, headers: Record<string, string>, method = 'GET', body?: Buffer | string) {
+  return new Promise<{ readonly status: number; readonly text: string }>((resolve, reject) => {
+    const asked = httpRequest(server.address + path, { method, headers }, (answer) => {
+      let text = '';
+      answer.setEncoding('utf8');
+      answer.on('data', (part: string) => (text += part));
+      answer.on('end', () => resolve({ status: answer.statusCode ?? 0, text }));
+    });
+    asked.on('error', reject);
+    asked.end(body);
+  });
+}
+const json = { 'content-type': 'application/json' };
+
+describe('what is wrong with a request is told as such', () => {
+  it.each<readonly [string, string, Record<string, string>, string, Buffer | string]>([
+    ['a body that only says it is compressed', '/api/jobs', { ...json, 'content-encoding': 'gzip' }, 'POST', 'no gzip'],
+    [
+      'a compressed body that breaks off',
+      '/api/jobs',
+      { ...json, 'content-encoding': 'gzip' },
+      'POST',
+      gzipSync('{"a":1}').subarray(0, 12),
+    ],
+    [
+      'a small body that unpacks to a large one',
+      '/api/jobs',
+      { ...json, 'content-encoding': 'gzip' },
+      'POST',
+      gzipSync(Buffer.alloc(30_000_000, 32)),
+    ],
+    [
+      'a body in letters nobody has',
+      '/api/jobs',
+      { 'content-type': 'application/json; charset=klingon' },
+      'POST',
+      '{}',
+    ],
+    ['nothing', '/api/jobs', json, 'POST', ''],
+    ['a list ten thousand deep', '/api/jobs', json, 'POST', '['.repeat(10_000) + ']'.repeat(10_000)],
+    ['a step back out of the folder', '/..%2f..%2fetc/passwd', {}, 'GET', ''],
+    ['an address that ends in nothing', '/%00', {}, 'GET', ''],
+    ['a picture called nothing', '/api/photos/%00', {}, 'GET', ''],
+    ['an address that is no address', '/api/jobs/%E0%A4%A', {}, 'GET', ''],
+    ['a job called nothing', '/api/jobs/%00', {}, 'GET', ''],
+    ['a question with nothing in it', '/api/find?q=%00%00', {}, 'GET', ''],
+    ['a label for nothing', '/api/jobs/%00/labels/roll.pdf?count=2', {}, 'GET', ''],
+    ['a range that is none', '/api/openapi.json', { range: 'bytes=99999999-' }, 'GET', ''],
+  ])('%s', async (_what, path, headers, method, body) => {
+    const { status, text } = await ask(path, headers, method, body);
+    expect(status).toBeLessThan(500);
+    expect(text).not.toMatch(/Error:|at \w+ \(|node_modules|SQLITE|ENOENT/);
+  });
+
+  it('nothing in a text is nothing to be kept', async () => {
+    for (const title of ['a\0b', '\0', 'x\u0000'.repeat(20)]) {
+      const { status, body } = await server.post('/api/jobs', newJob({ title }));
+      expect([status, body.detail]).toEqual([
+        422,
+        expect.stringMatching(/Title holds a sign that cannot be written/) as unknown,
+      ]);
+    }
+    const job = await server.begin();
+    const spoiled = await server.append(job, 0, [entry({ kind: 'noted', text: 'a\0b' })]);
+    expect(spoiled.status).toBe(422);
+  });
+
+  it('wrong items are counted, not all told, and quickly', async () => {
+    const began = performance.now();
+    const { status, body } = await server.post('/api/jobs', newJob({ unsure: Array(100_000).fill({}) as never }));
+    expect(status).toBe(422);
+    expect(body.errors?.length).toBeLessThanOrEqual(20);
+    expect(performance.now() - began).toBeLessThan(2_000);
+  });
+
+  it.each([null, 7, {}, [null], [[]], ['x'.repeat(500)], Array(5_000).fill('spanner')])(
+    'no tools are %j',
+    async (tools) => {
+      const job = await server.begin();
+      const { plan, revision = 1 } = (await server.get<JobWithLedger>(`/api/jobs/${job}`)).body.job;
+      const [first, ...others] = plan.map.connections;
+      const map = { ...plan.map, connections: [{ ...first, tools }, ...others] };
+      const answer = await server.put(`/api/jobs/${job}/planning`, { revision, plan: { ...plan, map } });
+      expect(answer.status).toBe(422);
+      const bundle = (await server.get<Bundle>(`/api/jobs/${job}/bundle`)).body;
+      const spoiled = { ...bundle, job: { ...bundle.job, plan: { ...plan, map } } };
+      expect((await server.post('/api/bundles', spoiled)).status).toBe(422);
+      expect((await server.put('/api/tools', { revision: 0, document: { tools } })).status).toBe(422);
+    },
+  );
+});
+
+describe('a server on the network', () => {
+  it('answers to its addresses and names, and to none that somebody made to point to it', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'brisk-names-'));
+    const settings = { host: '0.0.0.0', port: 0, dataFolder: folder, logLevel: 'silent', names: ['shed.local'] };
+    const open = await serve(settings, '/nowhere', pino({ level: 'silent' }));
+    const port = new URL(open.address).port;
+    const status = (host: string) =>
+      new Promise<number>((resolve, reject) => {
+        httpRequest({ host: '127.0.0.1', port, path: '/api/health', headers: { host } }, (answer) => {
+          answer.resume();
+          resolve(answer.statusCode ?? 0);
+        })
+          .on('error', reject)
+          .end();
+      });
+    try {
+      for (const ours of ['127.0.0.1', `192.168.1.20:${port}`, 'localhost', '[fe80::1]:80', 'Shed.local', hostname()])
+        expect([ours, await status(ours)]).toEqual([ours, 200]);
+      for (const theirs of ['evil.example', 'shed.local.evil.example', '127.0.0.1.evil.example'])
+        expect([theirs, await status(theirs)]).toEqual([theirs, 403]);
+    } finally {
+      await open.stop();
+      rmSync(folder, { recursive: true, force: true });
+    }
+  });
+});
