@@ -12,6 +12,7 @@ import {
   optionalDay,
   optionalList,
   optionalText,
+  optionalYesOrNo,
   time,
   uuid,
   yesOrNo,
@@ -63,6 +64,8 @@ interface JobPlanning {
 /** A job with its own map. The ledger comes beside it. */
 export interface Job extends JobHead, JobPlanning {
   readonly createdAt: string;
+  /** It was brought in with work recorded that does not follow from its plan, which nobody here has checked. */
+  readonly unchecked?: boolean;
   /** Counts the changes of plan, survey and swap; absent in jobs older than editing, which are at their first. */
   readonly revision?: number;
 }
@@ -114,6 +117,7 @@ const planningFields: FieldsOf<JobPlanning> = {
 export const jobSchema = record<Job>({
   ...headFields,
   createdAt: time(),
+  unchecked: optionalYesOrNo(),
   revision: number().integer().min(1).max(10_000_000).optional(),
   ...planningFields,
 });
@@ -133,6 +137,8 @@ export interface JobWithLedger {
 
 /** A job as it stands in the yard. */
 export interface JobSummary extends Standing, Omit<JobHead, 'note'> {
+  /** It was brought in and could not be checked; see {@link Job}. */
+  readonly unchecked?: boolean;
   /** It is set aside, apart from the jobs in hand. */
   readonly aside?: true;
   /** Why what is stored of it cannot be read; then nothing else is known but its name. */

@@ -4,6 +4,7 @@ import type { Job, JobSummary, JobWithLedger, LedgerTail, Planning } from '@bris
 import type { Kept, ShopTemplate, ShopTemplateSummary } from '@brisk/contracts/shop';
 import type { InspectionSheet } from '@brisk/core/donor';
 import { TEMPLATES, usualMap } from '@brisk/core/layouts';
+import type { LedgerEntry } from '@brisk/core/ledger';
 import { applyEdit, type MapEdit } from '@brisk/core/map-edit';
 import { entry, newJob, TestServer } from './testing/test-server.js';
 
@@ -193,6 +194,28 @@ describe('the planning of a job', () => {
     } finally {
       await other.stop();
     }
+  });
+
+  it('comes in marked where the plan was changed and the work does not follow from it, and held to the rules where it does', async () => {
+    const id = await server.begin();
+    await server.put(`/api/jobs/${id}/planning`, edited(await jobOf(id)));
+    const bundle = (await server.get<Bundle>(`/api/jobs/${id}/bundle`)).body;
+    const bring = async (ledger: readonly LedgerEntry[], more: Partial<Job> = {}) => {
+      const other = await TestServer.start();
+      const job = { ...bundle.job, ...more };
+      const { status } = await other.post('/api/bundles', { ...bundle, job, ledgerLength: ledger.length, ledger });
+      expect(status).toBe(201);
+      const [summary] = (await other.get<JobSummary[]>('/api/jobs')).body;
+      const again = await other.post('/api/bundles', { ...bundle, job, ledgerLength: ledger.length, ledger });
+      expect(again.status).toBe(201);
+      await other.stop();
+      return summary?.unchecked;
+    };
+    const over = entry({ kind: 'handed-over', openItems: 0 });
+    expect(await bring([over])).toBe(true);
+    expect(await bring([over], { unchecked: false })).toBe(true);
+    expect(await bring([entry({ kind: 'noted', text: 'Fine' })])).toBeUndefined();
+    expect(await bring([entry({ kind: 'noted', text: 'Fine' })], { unchecked: true })).toBeUndefined();
   });
 
   it('reads bundles of version 1, which know nothing of all this', async () => {

@@ -131,11 +131,13 @@ export class JobStore {
    * Takes in a whole job from a bundle, or, where it is here already, whatever of the bundle’s ledger is newer. Throws
    * `exists` where the two tell different stories, and `refused` where the ledger breaks its own rules.
    */
-  async takeIn({ job, ledger }: Bundle): Promise<{ readonly job: Job; readonly written: number }> {
-    return this.#inTurn(job.id, async () => {
-      const stored = await this.find(job.id);
-      if (stored) return this.mergeIn(stored, job, ledger);
-      refuseUnfollowed(job, ledger);
+  async takeIn({ job: given, ledger }: Bundle): Promise<{ readonly job: Job; readonly written: number }> {
+    const { unchecked: _elsewhere, ...asGiven } = given;
+    return this.#inTurn(given.id, async () => {
+      const stored = await this.find(given.id);
+      // Whether it was checked is for this shop to say.
+      if (stored) return this.mergeIn(stored, { ...asGiven, ...(stored.unchecked ? { unchecked: true } : {}) }, ledger);
+      const job: Job = { ...asGiven, ...(follows(asGiven, ledger) ? {} : { unchecked: true }) };
       await this.insert(job, ledger);
       return { job, written: ledger.length };
     });
@@ -315,21 +317,21 @@ function planningOf({ plan, survey, swap, revision }: Job) {
 }
 
 /**
- * Refuses a ledger that does not follow from the plan it comes with. Where the plan was changed while the work went on,
- * the order of what was done before the change cannot be held against it; that nothing is lost by it can.
+ * Whether a ledger follows from the plan it comes with. One whose plan was never changed has to, or is refused. Where the
+ * plan was changed while the work went on, the order of what was done before the change cannot be held against it: it
+ * comes in, and is said to be unchecked; what would be lost by the change is refused.
  */
-function refuseUnfollowed(job: Job, ledger: readonly LedgerEntry[]): void {
-  if (revisionOf(job) > 1) {
-    const [lost] = lostBy(foldLedger(job.plan, ledger), job.plan);
-    if (lost !== undefined) throw new ProblemError('refused', `${lost} Nothing was taken in.`);
-    return;
-  }
+function follows(job: Job, ledger: readonly LedgerEntry[]): boolean {
   const { refused } = replay(startOf(job.plan), ledger);
-  if (refused)
+  if (!refused) return true;
+  if (revisionOf(job) <= 1)
     throw new ProblemError(
       'refused',
       `Entry ${refused.index + 1} of the ledger (${refused.entry.kind}) does not follow from what comes before it: ${refused.refusals[0]?.words ?? ''} Nothing was taken in.`,
     );
+  const [lost] = lostBy(foldLedger(job.plan, ledger), job.plan);
+  if (lost !== undefined) throw new ProblemError('refused', `${lost} Nothing was taken in.`);
+  return false;
 }
 
 /** Rows in one insert, within what SQLite takes as parameters. */

@@ -3,8 +3,10 @@ import { standingOf } from '@brisk/core/journey';
 import type { JobState } from '@brisk/core/ledger';
 
 /** A job as the yard shows it. */
-export function summaryOf({ id, title, machine, reason, crew, dueOn }: Job, state: JobState): JobSummary {
-  return { id, title, machine, reason, crew, ...(dueOn ? { dueOn } : {}), ...standingOf(state) };
+export function summaryOf(job: Job, state: JobState): JobSummary {
+  const { id, title, machine, reason, crew, dueOn, unchecked } = job;
+  const more = { ...(dueOn ? { dueOn } : {}), ...(unchecked ? { unchecked } : {}) };
+  return { id, title, machine, reason, crew, ...more, ...standingOf(state) };
 }
 
 /** A job of which no more is known than what its document still tells. */
