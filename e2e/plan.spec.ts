@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { beginJob, choose, copyOfDemoJob, hand } from './shed';
+import { beginJob, choose, copyOfDemoJob, draftOnDevice, hand } from './shed';
 
 /** Minutes until the finish, as the page says them. */
 async function finish(page: Page): Promise<number> {
@@ -51,6 +51,7 @@ test('a search in the worker finds a better order while the page goes on drawing
   await page.getByRole('button', { name: 'Stop, take the best' }).click();
   await expect(page.getByText('Not followed yet.')).toBeVisible();
   expect(await finish(page)).toBeLessThan(before);
+  await draftOnDevice(page);
   await page.reload();
   await expect(page.getByText('Not followed yet.')).toBeVisible();
   await page.getByRole('button', { name: 'Follow this plan' }).click();

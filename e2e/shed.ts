@@ -203,3 +203,23 @@ export async function nameJob(page: Page, machine: string, title: string, crew =
   await page.getByLabel('Job', { exact: true }).fill(title);
   await page.getByLabel('Crew').fill(crew);
 }
+
+/** Waits until what somebody makes and has not kept yet is on the device: drafts are written behind what is drawn. */
+export async function draftOnDevice(page: Page): Promise<void> {
+  const drafts = () =>
+    page.evaluate(
+      () =>
+        new Promise<number>((resolve, reject) => {
+          const open = indexedDB.open('brisk-drafts');
+          open.onerror = () => reject(open.error ?? new Error('No drafts'));
+          open.onsuccess = () => {
+            const count = open.result.transaction('drafts').objectStore('drafts').count();
+            count.onsuccess = () => {
+              open.result.close();
+              resolve(count.result);
+            };
+          };
+        }),
+    );
+  await expect.poll(drafts).toBe(1);
+}

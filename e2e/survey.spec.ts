@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { beginJob, choose, copyOfDemoJob, nameJob, surveyMachine } from './shed';
+import { beginJob, choose, copyOfDemoJob, draftOnDevice, nameJob, surveyMachine } from './shed';
 
 test('an ordinary machine is surveyed in 25 taps, and nobody has to know everything', async ({ page }) => {
   await page.goto('/survey');
@@ -52,6 +52,7 @@ test('a map is changed, undone, kept, and stays over a reload; the next survey o
   await expect(changes).toBeHidden();
   await page.keyboard.press('y');
   await expect(changes).toContainText('2 fewer');
+  await draftOnDevice(page);
   await page.reload();
   await expect(changes).toContainText('2 fewer');
   await changes.getByRole('button', { name: 'Keep changes' }).click();
