@@ -8,8 +8,11 @@ interface Violation {
   readonly id: string;
   readonly nodes: readonly { readonly target: readonly string[]; readonly failureSummary?: string }[];
 }
-interface AxeWindow {
-  readonly axe: { run: (options: object) => Promise<{ readonly violations: readonly Violation[] }> };
+declare global {
+  interface Window {
+    /** Put there by {@link violations}. */
+    readonly axe: { run: (options: object) => Promise<{ readonly violations: readonly Violation[] }> };
+  }
 }
 
 const STANDARDS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
@@ -21,10 +24,10 @@ const LOOKS = ['color-contrast', 'scrollable-region-focusable'];
 export async function violations(page: Page, what: 'everything' | 'looks' = 'everything'): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe);
   const runOnly = what === 'looks' ? { type: 'rule', values: LOOKS } : STANDARDS;
-  const found = await page.evaluate(
-    async (options) => (await (window as unknown as AxeWindow).axe.run(options)).violations,
-    { runOnly, resultTypes: ['violations'] },
-  );
+  const found = await page.evaluate(async (options) => (await window.axe.run(options)).violations, {
+    runOnly,
+    resultTypes: ['violations'],
+  });
   return found.flatMap(({ id, nodes }) =>
     nodes.map(({ target, failureSummary }) => `${id} ${target.join(' ')} ${failureSummary ?? ''}`),
   );

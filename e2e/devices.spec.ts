@@ -2,6 +2,7 @@ import type { JobWithLedger } from '@brisk/contracts/job';
 import { foldLedger } from '@brisk/core/ledger';
 import { applyEdit } from '@brisk/core/map-edit';
 import { expect, test } from '@playwright/test';
+import { violations } from './axe';
 import { beginJob, copyOfDemoJob, hand } from './shed';
 
 interface Ledger {
@@ -126,6 +127,7 @@ test('what the map lost while a device was away is held up by name, and all the 
     ((await (await request.get(`/api/jobs/${id}/ledger?after=${entries.length}`)).json()) as Ledger).entries;
   // The break and its end are nothing the map could lose.
   await expect.poll(async () => (await written()).map(({ kind }) => kind)).toEqual(['work-paused', 'work-resumed']);
+  expect(await violations(page), 'what is held up').toEqual([]);
   const many = await held.getByRole('listitem').count();
   expect(many).toBeGreaterThan(0);
   await page.reload();

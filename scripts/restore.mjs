@@ -8,7 +8,7 @@ import { say } from './say.mjs';
 
 await ensureInstalled();
 await ensureBuilt();
-const { backupsIn, BackupError } = await import('../server/dist/backup/make-backup.js');
+const { backupsIn, BackupError } = await import('../server/dist/backup/backup-folder.js');
 const { restore } = await import('../server/dist/backup/restore.js');
 const { DataInUseError } = await import('../server/dist/database/instance-lock.js');
 const [from, to = process.env.BRISK_DATA ?? './data'] = process.argv.slice(2);

@@ -1,11 +1,22 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { cpSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  utimesSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { BackupStatus } from '@brisk/contracts/backup';
+import type { Backup, BackupStatus } from '@brisk/contracts/backup';
 import { pino } from 'pino';
 import { keptOf } from './backup/ages.js';
-import { backupsIn, makeBackup, photoPath, type Backup } from './backup/make-backup.js';
+import { backupsIn, photoPath, readBackup } from './backup/backup-folder.js';
+import { makeBackup } from './backup/make-backup.js';
 import { restore } from './backup/restore.js';
 import { BackupSchedule } from './backup/schedule.js';
 import { DataInUseError } from './database/instance-lock.js';
@@ -78,11 +89,42 @@ describe('a backup', () => {
     await expect(restore(into, data, NOON)).rejects.toThrow(/no backup of ours/);
   });
 
-  it('of a picture that is not what its name says is refused, and leaves nothing half done', async () => {
+  it('leaves out a picture that is damaged where it stands, names it, and keeps all the rest', async () => {
     await server.begin();
-    writeFileSync(photoPath(join(server.folder, 'photos'), keepPicture('one')), 'other');
-    await expect(makeBackup(server.folder, into, NOON)).rejects.toThrow(/damaged where it stands/);
-    expect(readdirSync(into).filter((name) => name !== 'photos')).toEqual([]);
+    const whole = keepPicture('whole');
+    const damaged = keepPicture('one');
+    writeFileSync(photoPath(join(server.folder, 'photos'), damaged), 'other');
+    expect(await makeBackup(server.folder, into, NOON)).toMatchObject({ jobs: 1, photos: [whole], damaged: [damaged] });
+    expect(existsSync(photoPath(join(into, 'photos'), damaged))).toBe(false);
+  });
+
+  it('whose account of itself somebody tampered with is none', async () => {
+    await server.begin();
+    await makeBackup(server.folder, into, NOON);
+    const [{ folder } = { folder: '' }] = await backupsIn(into);
+    const account = join(folder, 'backup.json');
+    const honest = readFileSync(account, 'utf8');
+    for (const [from, to] of [
+      ['"photos":[]', '"photos":["../../../etc/passwd"]'],
+      ['"version":1', '"version":2'],
+      ['"jobs":1', '"jobs":"one"'],
+      ['{', '['],
+    ] as const) {
+      writeFileSync(account, honest.replace(from, to));
+      await expect(readBackup(folder)).rejects.toThrow(/cannot be read/);
+      expect(await backupsIn(into)).toEqual([]);
+    }
+  });
+
+  it('that was begun long ago and never finished is cleared away, one that is being made is not', async () => {
+    await server.begin();
+    for (const name of ['2026-01-01T00-00-00-000Z.unfinished', '2026-11-27T11-59-00-000Z.unfinished'])
+      mkdirSync(join(into, name));
+    utimesSync(join(into, '2026-01-01T00-00-00-000Z.unfinished'), new Date(0), new Date(0));
+    await makeBackup(server.folder, into, NOON);
+    expect(readdirSync(into).filter((name) => name.endsWith('.unfinished'))).toEqual([
+      '2026-11-27T11-59-00-000Z.unfinished',
+    ]);
   });
 
   it('that nobody can write says so', async () => {
@@ -126,8 +168,9 @@ describe('the schedule', () => {
     madeAt,
     jobs: 1,
     entries: 2,
-    database: '',
+    database: 'a'.repeat(64),
     photos: [],
+    damaged: [],
   });
 
   it('makes one when the last is too old, and not before', async () => {
@@ -167,6 +210,23 @@ describe('the schedule', () => {
     fails = false;
     await schedule.look();
     expect(schedule.status()).not.toHaveProperty('trouble');
+  });
+
+  it('says what is missing from the last one', async () => {
+    const make = (_data: string, _into: string, at: Date) =>
+      Promise.resolve({ ...made(at.toISOString()), damaged: ['a'.repeat(64)] });
+    const schedule = new BackupSchedule('/data', plan(), () => NOON, pino({ level: 'silent' }), make);
+    await schedule.look();
+    expect(schedule.status().trouble).toMatch(/^1 picture could not be backed up/);
+  });
+
+  it('gives one up that is being made when the server stops, and calls that no trouble', async () => {
+    const make = (_data: string, _into: string, _at: Date, stop: AbortSignal) =>
+      new Promise<Backup>((_made, failed) => stop.addEventListener('abort', () => failed(new Error('given up'))));
+    const schedule = new BackupSchedule('/data', plan(), () => NOON, pino({ level: 'silent' }), make);
+    void schedule.look();
+    await schedule.stop();
+    expect(schedule.status()).toEqual({ into, everyHours: 24 });
   });
 
   it('is told by the shop’s settings, and by nobody that there is none', async () => {

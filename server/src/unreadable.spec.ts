@@ -50,6 +50,18 @@ describe('a job that cannot be read', () => {
   });
 });
 
+describe('a job that was put right in the file', () => {
+  it('can be read again after the next start', async () => {
+    const id = await server.begin({ title: 'Back again' });
+    await meddle('delete from "job_card"');
+    await meddle('update "job" set "document" = substr("document", 2) where "id" = ?', id);
+    expect((await jobs())[0]?.unreadable).toMatch(/no JSON/);
+    await meddle(`update "job" set "document" = '{' || "document" where "id" = ?`, id);
+    expect((await jobs())[0]).toMatchObject({ title: 'Back again', stop: 'plan' });
+    expect((await jobs())[0]).not.toHaveProperty('unreadable');
+  });
+});
+
 describe('a job that is set aside', () => {
   it('stays as it is, over a restart and more entries, until it is taken back', async () => {
     const id = await server.begin();

@@ -28,7 +28,7 @@ export class ChoiceError extends MapError {
  */
 export function compose(template: Template, choices: Choices = {}): ConnectionMap {
   const chosen = completed(template, choices);
-  const here = <Thing>(things: readonly Optional<Thing>[]): readonly Thing[] =>
+  const here = <Thing extends object>(things: readonly Optional<Thing>[]): readonly Thing[] =>
     things.filter(({ when }) => fits(when, chosen)).map(withoutWhen);
   const without = new Set(template.without);
   const all = <Thing extends { readonly id: string }>(things: readonly Optional<Thing>[]) =>
@@ -189,6 +189,8 @@ function placing({ stations, onItsWheels }: Template) {
   });
 }
 
-function withoutWhen<Thing>({ when: _when, ...thing }: Optional<Thing>): Thing {
-  return thing as unknown as Thing;
+function withoutWhen<Thing extends object>(optional: Optional<Thing>): Thing {
+  const thing = { ...optional };
+  Reflect.deleteProperty(thing, 'when');
+  return thing;
 }

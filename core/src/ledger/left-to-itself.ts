@@ -25,29 +25,27 @@ export function leftToItself(state: JobState): readonly LeftToItself[] {
     const readyMs = Date.parse(struggle.at) + struggle.soakMin * MINUTE_MS;
     return [{ operation, struggle, readyMs, leastMs: readyMs }];
   });
-  return [...soaking, ...runningWaits(state)].sort((one, other) => one.readyMs - other.readyMs);
+  const waits = waitsLeft(state).flatMap((wait) => runningSince(state, wait));
+  return [...soaking, ...waits].sort((one, other) => one.readyMs - other.readyMs);
 }
 
-/** The waits of `phase` (of all, when left out) that no hand is needed for yet, going by the time of the last entry. */
-export function notYetOver(state: JobState, phase?: WorkPhase): readonly Operation[] {
+/** The waits of `phase` that no hand is needed for yet, going by the time of the last entry. */
+export function notYetOver(state: JobState, phase: WorkPhase): readonly Operation[] {
   const nowMs = Date.parse(state.entries.at(-1)?.at ?? '');
-  const over = new Set(
-    runningWaits(state, phase).flatMap(({ operation, readyMs }) => (readyMs <= nowMs ? [operation.id] : [])),
+  return waitsLeft(state, phase).filter((wait) =>
+    runningSince(state, wait).every(({ readyMs }) => !(readyMs <= nowMs)),
   );
-  return waitsLeft(state, phase).filter(({ id }) => !over.has(id));
 }
 
 const waitsLeft = (state: JobState, phase?: WorkPhase) =>
   unsettled(state, phase).filter(({ id, kind }) => kind === 'wait' && !state.progress.has(id));
 
-/** A wait runs as soon as nothing has to come before it any more, and is over after its usual time. */
-function runningWaits(state: JobState, phase?: WorkPhase): readonly LeftToItself[] {
-  return waitsLeft(state, phase).flatMap((operation) => {
-    const sinceMs = waitsFor(state, operation).length === 0 ? beganMs(state, operation) : undefined;
-    if (sinceMs === undefined) return [];
-    const { low, likely } = operation.minutes;
-    return [{ operation, readyMs: sinceMs + likely * MINUTE_MS, leastMs: sinceMs + low * MINUTE_MS }];
-  });
+/** A wait runs as soon as nothing has to come before it any more, and is over after its usual time; none: not yet. */
+function runningSince(state: JobState, operation: Operation): readonly LeftToItself[] {
+  const sinceMs = waitsFor(state, operation).length === 0 ? beganMs(state, operation) : undefined;
+  if (sinceMs === undefined) return [];
+  const { low, likely } = operation.minutes;
+  return [{ operation, readyMs: sinceMs + likely * MINUTE_MS, leastMs: sinceMs + low * MINUTE_MS }];
 }
 
 /** When the last thing `wait` comes after was done, or the first entry of the job where it comes after nothing. */

@@ -1,8 +1,18 @@
 import { copyFile, mkdir, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
+import type { Backup } from '@brisk/contracts/backup';
 import { DataInUseError, lockFolder } from '../database/instance-lock.js';
 import { DATABASE_FILE } from '../database/open.js';
-import { BackupError, countsIn, hashOf, photoPath, readBackup, type Backup, type Progress } from './make-backup.js';
+import {
+  BackupError,
+  countsIn,
+  folderName,
+  hashOf,
+  photoPath,
+  readBackup,
+  toDisk,
+  type Progress,
+} from './backup-folder.js';
 
 /** What was gone back to, and where the data that stood there before is now. */
 export interface Restored {
@@ -33,6 +43,7 @@ export async function restore(
     await copyFile(join(backupFolder, DATABASE_FILE), file);
     if ((await hashOf(file)) !== backup.database)
       throw new BackupError('The database in that backup is not what it was.');
+    await toDisk(file);
     const counts = countsIn(file);
     if (counts.jobs !== backup.jobs || counts.entries !== backup.entries)
       throw new BackupError('The database in that backup does not hold what it says.');
@@ -41,6 +52,7 @@ export async function restore(
       await mkdir(dirname(target), { recursive: true });
       await copyFile(photoPath(join(dirname(backupFolder), 'photos'), photo), target);
       if ((await hashOf(target)) !== photo) throw new BackupError(`The picture ${photo} in that backup is damaged.`);
+      await toDisk(target);
       if ((index + 1) % 100 === 0) progress(`Picture ${index + 1} of ${backup.photos.length}`);
     }
   } catch (error) {
@@ -48,7 +60,7 @@ export async function restore(
     if (error instanceof BackupError || error instanceof DataInUseError) throw error;
     throw new BackupError(error instanceof Error ? error.message : String(error));
   }
-  const before = `${dataFolder}.before-${now.toISOString().replace(/[:.]/g, '-')}`;
+  const before = `${dataFolder}.before-${folderName(now.toISOString())}`;
   if (there) await rename(dataFolder, before);
   await rename(fresh, dataFolder);
   return { backup, ...(there ? { before } : {}) };

@@ -1,6 +1,7 @@
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'libsql';
+import { faultIn } from './quick-check.js';
 
 /** The data is not to be written to as it is; `message` says why, and what can be done. */
 export class DataDamagedError extends Error {
@@ -23,9 +24,8 @@ export function checkFile(file: string, known: readonly string[]): void {
   if (bytesIn(file) === 0 && bytesIn(`${file}-wal`) === 0) throw new DataDamagedError(`${file} is empty. ${RESTORE}`);
   const database = new Database(file, { readonly: true });
   try {
-    const [found] = database.prepare('pragma quick_check(1)').all() as readonly { readonly quick_check: string }[];
-    if (found?.quick_check !== 'ok')
-      throw new DataDamagedError(`${file} is damaged (${found?.quick_check}). ${RESTORE}`);
+    const fault = faultIn(database);
+    if (fault !== undefined) throw new DataDamagedError(`${file} is damaged (${fault}). ${RESTORE}`);
     const newer = migrationsIn(database).find((name) => !known.includes(name));
     if (newer !== undefined)
       throw new DataDamagedError(

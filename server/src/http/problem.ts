@@ -48,8 +48,9 @@ export class ProblemError extends Error {
       readonly position?: number;
       readonly revision?: number;
     } = {},
+    options?: ErrorOptions,
   ) {
-    super(detail);
+    super(detail, options);
   }
 
   toProblem(): Problem {
@@ -78,7 +79,8 @@ export const nothingHere: RequestHandler = ({ path }) => {
 export function answerProblem(logger: Logger): ErrorRequestHandler {
   return (error: unknown, request, response, _next) => {
     const problem = asProblem(error);
-    if (problem.kind === 'internal') logger.error({ err: error, method: request.method, path: request.path }, 'failed');
+    if (problem.kind === 'internal' || problem.kind === 'unreadable')
+      logger.error({ err: error, method: request.method, path: request.path }, 'failed');
     response.status(STATUS[problem.kind]).type('application/problem+json').send(JSON.stringify(problem.toProblem()));
   };
 }

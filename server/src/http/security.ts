@@ -20,7 +20,7 @@ export function nonceOf(response: Response): string {
 export function security(host: string, names: readonly string[]): readonly RequestHandler[] {
   const local = LOOPBACK.test(host) || host === '::1';
   const own = hostname().toLowerCase();
-  const known = new Set([own, `${own}.local`, ...[host, ...names].map((name) => name.toLowerCase())]);
+  const known = new Set(['localhost', own, `${own}.local`, ...[host, ...names].map((name) => name.toLowerCase())]);
   return [
     (_request, response, next) => {
       response.locals['nonce'] = randomBytes(16).toString('base64');
@@ -46,7 +46,7 @@ export function security(host: string, names: readonly string[]): readonly Reque
       const asked = request.headers.host ?? '';
       if (local && !LOOPBACK.test(asked))
         throw new ProblemError('not-allowed', 'This Brisk Ledger answers on this machine only.');
-      if (!local && !LOOPBACK.test(asked) && !isOurs(asked, known))
+      if (!local && !isOurs(asked, known))
         throw new ProblemError(
           'not-allowed',
           'This Brisk Ledger does not answer to that name. BRISK_NAMES says which it answers to.',

@@ -25,6 +25,7 @@ const MOST_LINES = 6_000;
  */
 export class JobCards {
   readonly #inTurn = oneAtATime();
+  #triedAgain = false;
 
   constructor(
     private readonly database: OpenDatabase,
@@ -43,6 +44,9 @@ export class JobCards {
   }
 
   private async makeMissing(stop: () => boolean): Promise<void> {
+    // What could not be read by an earlier version, or was put right in the file, may be readable now.
+    if (!this.#triedAgain) await this.rows(`delete from "job_card" where "layout" = ''`);
+    this.#triedAgain = true;
     const missing = await this.rows<{ readonly id: string }>(
       `select "job"."id" from "job" left join "job_card" on "job_id" = "job"."id"
        where "edition" is null or "edition" <> ?`,

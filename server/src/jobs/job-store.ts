@@ -267,7 +267,7 @@ export class JobStore {
         rows.map(({ document }) => JSON.parse(document) as LedgerEntry),
       );
     } catch (error) {
-      throw new ProblemError('unreadable', unreadableWords(error));
+      throw new ProblemError('unreadable', unreadableWords(error), {}, { cause: error });
     }
   }
 

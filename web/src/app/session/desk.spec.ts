@@ -262,12 +262,43 @@ describe('the desk', () => {
   });
 });
 
+describe('what is held up', () => {
+  it('is told again where it still may not be written, and stays where the device has no room', async () => {
+    const { desk, server } = await openDesk();
+    server.reachable = false;
+    desk.record(first);
+    await tick();
+    server.entries.push(theirEntry(first));
+    server.reachable = true;
+    desk.reload();
+    await tick(60);
+    const [held] = desk.heldUp();
+    expect(held && desk.tryAgain(held)).toMatch(/finished already/);
+    expect(desk.heldUp()).toHaveLength(1);
+    const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    expect(held && desk.tryAgain(held)).toMatch(/no room left/);
+    full.mockRestore();
+    expect(desk.heldUp()).toHaveLength(1);
+    expect(desk.kept()).toBe(0);
+  });
+
+  it('opens the job whatever a spoiled list holds', async () => {
+    localStorage.setItem(`brisk-held-up:${testJob.id}:x`, '[null, {}, {"entry":7}, {"entry":{"id":1}}]');
+    const { desk } = await openDesk();
+    expect(desk.heldUp()).toEqual([]);
+    expect(desk.line()).toBe('up');
+  });
+});
+
 describe('the outbox', () => {
   const entry = (id: string, at: string) => ({ ...theirEntry(note(id)), id, at });
 
   it('counts a spoiled list as empty', () => {
     localStorage.setItem('brisk-outbox:a:x', '{broken');
     localStorage.setItem('brisk-outbox:a:y', '{"not":"a list"}');
+    localStorage.setItem('brisk-outbox:a:z', '[null, 7, {}, {"id":"x"}, {"entry":{}}]');
     expect(new Outbox().read('a')).toEqual([]);
   });
 

@@ -1,5 +1,6 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { LONGEST } from '@brisk/contracts/fields';
 import type { ProblemKind } from '@brisk/contracts/problem';
 import { revisionOf, type Job, type LedgerTail } from '@brisk/contracts/job';
 import {
@@ -43,9 +44,9 @@ export type Line = 'loading' | 'up' | 'gone' | 'missing';
 const LOOK_EVERY_MS = 4_000;
 const SEND_REST_AFTER_MS = 10;
 const AT_ONCE = 100;
-const MOST_WORDS = 2_000;
 /** Answers that will be the same however often it is sent. */
 const REFUSALS: ReadonlySet<ProblemKind> = new Set(['refused', 'bad-input', 'id-used', 'too-large', 'not-json']);
+const NO_ROOM = 'This device has no room left to keep it. Nothing was recorded.';
 const ID_USED = 'Something else stands in the ledger under its number. Try again gives it another.';
 
 /** Whether two entries of one id are the same one: what was sent, and what came back of it. */
@@ -183,7 +184,7 @@ export class Desk {
     try {
       this.keep([...this.waiting(), ...entries]);
     } catch {
-      return { refused: 'This device has no room left to keep it. Nothing was recorded.' };
+      return { refused: NO_ROOM };
     }
     this.send.next();
     return { entries };
@@ -210,16 +211,23 @@ export class Desk {
     return undefined;
   }
 
-  /** Lets what is held up go out again, as it stands now: it may have been put right meanwhile. */
-  tryAgain({ entry, idUsed }: HeldUp): void {
+  /**
+   * Lets what is held up go out again, as things stand now: it may have been put right meanwhile. Returns why it may not,
+   * or undefined.
+   */
+  tryAgain({ entry, idUsed }: HeldUp): string | undefined {
     const again = idUsed ? { ...entry, id: uuid() } : entry;
-    // Kept twice for a moment rather than not at all.
-    this.outbox.keep(this.id, [...this.waiting(), again]);
+    try {
+      // Kept twice for a moment rather than not at all.
+      this.keep([...this.waiting(), again]);
+    } catch {
+      return NO_ROOM;
+    }
     this.letGo(entry.id);
-    this.waiting.update((waiting) => [...waiting, again]);
     const confirmed = this.confirmed();
     if (confirmed) this.adopt(confirmed);
     this.send.next();
+    return this.heldUp().find((held) => held.entry.id === again.id)?.words;
   }
 
   /** Writes `words` down as a note in the place of what is held up. Returns why it may not be, or undefined. */
@@ -228,7 +236,7 @@ export class Desk {
     const known = operation !== undefined && this.state()?.work.operations.has(operation);
     const result = this.record({
       kind: 'noted',
-      text: words.slice(0, MOST_WORDS),
+      text: words.slice(0, LONGEST.text),
       ...(known ? { operation } : {}),
     });
     if ('refused' in result) return result.refused;
@@ -380,7 +388,6 @@ export class Desk {
           ...(kind === 'id-used' ? { idUsed: true as const } : {}),
         };
         this.holdUp(rest, [fallen]);
-        if (rest.length === 0) this.atOnce = AT_ONCE;
       } else this.atOnce = 1;
       // What the refusal goes by may be news here; what waits is held against it, each by itself.
       return defer(() => this.load(asked));

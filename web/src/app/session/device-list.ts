@@ -33,13 +33,18 @@ export class DeviceList<Item> {
     return `${this.prefix}${job}:${this.page}`;
   }
 
-  /** The list kept under `key`; one that cannot be read counts as empty. */
+  /** The list kept under `key`, without what is none of ours; one that cannot be read counts as empty. */
   private listAt(key: string): readonly Item[] {
     try {
       const kept: unknown = JSON.parse(localStorage.getItem(key) ?? '[]');
-      return Array.isArray(kept) ? (kept as readonly Item[]) : [];
+      return Array.isArray(kept) ? (kept as readonly Item[]).filter((item) => this.isOurs(item)) : [];
     } catch {
       return [];
     }
+  }
+
+  private isOurs(item: Item | null): boolean {
+    const entry = item && (this.entryOf(item) as Partial<LedgerEntry> | undefined);
+    return typeof entry?.id === 'string' && typeof entry.at === 'string';
   }
 }

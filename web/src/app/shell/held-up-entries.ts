@@ -29,7 +29,7 @@ const when = (at: string): string => format(parseISO(at), 'd MMM HH:mm');
               <span class="soft">{{ line.when }}</span>
               <p>{{ line.held.words }}</p>
               <div class="row">
-                <button matButton="outlined" type="button" (click)="desk.tryAgain(line.held)">Try again</button>
+                <button matButton="outlined" type="button" (click)="tryAgain(line.held)">Try again</button>
                 @if (line.step; as step) {
                   <button matButton="outlined" type="button" (click)="selection.take(step)">
                     Take the step in hand
@@ -92,6 +92,11 @@ export class HeldUpEntries {
       };
     });
   });
+
+  protected tryAgain(held: HeldUp): void {
+    const refused = this.desk.tryAgain(held);
+    if (refused !== undefined) this.bar.open(`Held up again: ${refused}`, undefined, { duration: 7_000 });
+  }
 
   protected makeNote(held: HeldUp): void {
     const refused = this.desk.makeNote(held, `${held.says} (${held.entry.by}, ${when(held.entry.at)}). ${held.words}`);

@@ -292,7 +292,11 @@ export class StepInHand {
   /** Done, unless it is a wait that can hardly be over: then it is asked first. */
   protected async pressed(): Promise<void> {
     const operation = this.doing();
-    if (operation?.kind !== 'wait' || (await this.actions.hasWaited(this.state(), operation))) this.done();
+    if (operation?.kind === 'wait') {
+      // Somebody else may have gone on while it was asked.
+      if (!(await this.actions.hasWaited(this.state(), operation)) || this.doing()?.id !== operation.id) return;
+    }
+    this.done();
   }
 
   private done(): void {

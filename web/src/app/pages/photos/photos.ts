@@ -48,7 +48,7 @@ export class Photos {
   protected readonly choices = computed(() => {
     const all = this.all();
     return {
-      parts: anyOr('Any part', distinct(all.flatMap(({ parts }) => parts))),
+      parts: allOr('Any part', distinct(all.flatMap(({ parts }) => parts))),
       stations: [
         { value: '', words: 'Anywhere' },
         ...choicesOf(
@@ -56,8 +56,8 @@ export class Photos {
           STATIONS.filter((station) => all.some((one) => one.station === station)),
         ),
       ],
-      days: anyOr('Any day', [...distinct(all.map(({ day }) => day))].reverse()),
-      people: anyOr('Anybody', distinct(all.map(({ photo }) => photo.by))),
+      days: allOr('Any day', [...distinct(all.map(({ day }) => day))].reverse()),
+      people: allOr('Anybody', distinct(all.map(({ photo }) => photo.by))),
     };
   });
 
@@ -85,6 +85,6 @@ function distinct(words: readonly string[]): readonly string[] {
   return [...new Set(words)].sort();
 }
 
-function anyOr(any: string, words: readonly string[]): readonly Choice<string>[] {
-  return [{ value: '', words: any }, ...words.map((value) => ({ value, words: value }))];
+function allOr(all: string, words: readonly string[]): readonly Choice<string>[] {
+  return [{ value: '', words: all }, ...words.map((value) => ({ value, words: value }))];
 }
