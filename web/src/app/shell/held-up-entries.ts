@@ -58,8 +58,6 @@ const when = (at: string): string => format(parseISO(at), 'd MMM HH:mm');
       list-style: none;
       margin: 0;
       padding: 0;
-      max-height: 50vh;
-      overflow-y: auto;
     }
     li {
       padding: 0.6rem 0;

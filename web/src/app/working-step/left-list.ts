@@ -24,9 +24,7 @@ const TICK_MS = 10_000;
             <span class="figure">{{ one.left }}</span> {{ one.soaks ? 'to soak:' : 'yet:' }} {{ one.title }}
           }
         </p>
-        @if (one.id !== inHand()) {
-          <button matButton type="button" (click)="selection.take(one.id)">Take it</button>
-        }
+        <button matButton type="button" (click)="selection.take(one.id)">Take it</button>
       </div>
     }
   `,
@@ -41,6 +39,9 @@ const TICK_MS = 10_000;
       background: var(--sheet-sunk);
       margin-bottom: 0.35rem;
     }
+    button {
+      flex: none;
+    }
     .ready {
       border-color: var(--marker);
       background: var(--marker-soft);
@@ -50,17 +51,14 @@ const TICK_MS = 10_000;
 export class LeftList {
   readonly state = input.required<JobState>();
   readonly phases = input.required<readonly WorkPhase[]>();
-  /** The step on the large card: a soaked one says so itself there, a wait goes on counting here. */
+  /** The step on the large card, which says so itself. */
   readonly inHand = input<string>();
   protected readonly selection = inject(Selection);
   private readonly nowMs = toSignal(timer(0, TICK_MS).pipe(map(() => Date.now())), { initialValue: Date.now() });
 
   protected readonly left = computed(() =>
     leftToItself(this.state())
-      .filter(
-        ({ operation: { id, phase }, struggle }) =>
-          this.phases().includes(phase) && !(struggle && id === this.inHand()),
-      )
+      .filter(({ operation: { id, phase } }) => this.phases().includes(phase) && id !== this.inHand())
       .map(({ operation: { id, title }, readyMs, struggle }) => {
         const minutes = Math.ceil((readyMs - this.nowMs()) / 60_000);
         return {

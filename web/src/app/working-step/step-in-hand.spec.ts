@@ -316,6 +316,8 @@ describe('the step in hand', () => {
       await tick(20);
       await view.settle();
       expect(view.element.querySelector('h1')?.textContent).toContain('Let the penetrant creep in');
+      expect(view.text()).toContain('13 min yet of 15 min');
+      expect(view.text()).not.toContain('yet: Let the penetrant');
       await view.press('It has waited');
       await view.settle();
       expect(wordsOf(document.body)).toContain('has 3 min to go');

@@ -55,6 +55,7 @@ import { StepClock } from './step-clock';
 import { Stepper } from '../ui/stepper';
 import { TorqueEntry } from './torque-entry';
 import { turnsBetweenTouches } from './turns';
+import { WaitClock } from './wait-clock';
 
 /** The step in hand: what, where, how high, with what, what to watch, and one large key to say it is done. */
 @Component({
@@ -76,6 +77,7 @@ import { turnsBetweenTouches } from './turns';
     StepClock,
     Stepper,
     TorqueEntry,
+    WaitClock,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './step-in-hand.html',
