@@ -11,13 +11,13 @@ await ensureInstalled();
 await ensureBuilt();
 const { completed, compose, lintMap, OPTION_IDS, TEMPLATES, templateOf, usualMap } =
   await import('@brisk/core/layouts');
+const { benchAppend } = await import('./bench-append.mjs');
 const { benchBrowser, LARGEST_CHOICES } = await import('./bench-browser.mjs');
 const { benchPlan } = await import('./bench-plan.mjs');
 const { benchStrip } = await import('./bench-strip.mjs');
 const { workOf } = await import('@brisk/core/work');
 const { groupedOrder } = await import('@brisk/core/schedule');
 const { foldLedger, runSheet, startOf } = await import('@brisk/core/ledger');
-const { default: Database } = await import('libsql');
 
 const plan = { map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' };
 const tell = (figure, value, unit, more = {}) =>
@@ -109,19 +109,6 @@ const folder = mkdtempSync(join(tmpdir(), 'brisk-bench-'));
 const port = '4398';
 const address = `http://127.0.0.1:${port}`;
 const agent = new Agent({ keepAlive: true, maxSockets: 8 });
-const post = (path, body) =>
-  new Promise((resolve, reject) => {
-    const sent = request(
-      address + path,
-      { method: 'POST', agent, headers: { 'content-type': 'application/json' } },
-      (answer) => {
-        let text = '';
-        answer.setEncoding('utf8').on('data', (part) => (text += part));
-        answer.on('end', () => (answer.statusCode < 300 ? resolve(JSON.parse(text)) : reject(new Error(text))));
-      },
-    );
-    sent.on('error', reject).end(JSON.stringify(body));
-  });
 /** Bytes of `path` as they cross the wire to a browser that takes gzip. */
 const transferred = (path) =>
   new Promise((resolve, reject) => {
@@ -132,17 +119,6 @@ const transferred = (path) =>
       .on('error', reject)
       .end();
   });
-const newJob = () => ({
-  id: randomUUID(),
-  title: 'Bench',
-  machine: 'Bench',
-  reason: 'same-back',
-  crew: ['Ines'],
-  layout: plan.map.layout,
-  powerpack: plan.powerpack,
-  route: plan.route,
-});
-
 const server = startServer({ BRISK_PORT: port, BRISK_HOST: '127.0.0.1', BRISK_DATA: folder }, 'ignore');
 try {
   await untilHealthy(address, server.ended);
@@ -154,54 +130,12 @@ try {
   });
 
   await benchBrowser(address, tell);
-
-  const writers = 4;
-  const each = 250;
-  const jobs = await Promise.all(Array.from({ length: writers }, () => post('/api/jobs', newJob())));
-  const began = performance.now();
-  await Promise.all(
-    jobs.map(async ({ id }) => {
-      for (let position = 0; position < each; position += 1)
-        await post(`/api/jobs/${id}/ledger`, {
-          expectedPosition: position,
-          entries: [entryOf({ kind: 'noted', text: 'Seen' }, position)],
-        });
-    }),
-  );
-  const throughHttp = (writers * each * 1_000) / (performance.now() - began);
-  tell('append through HTTP, one entry a request', throughHttp, 'entries/s', { writers });
-
-  const [batched] = jobs;
-  const from = performance.now();
-  for (let batch = 0; batch < 20; batch += 1)
-    await post(`/api/jobs/${batched.id}/ledger`, {
-      expectedPosition: each + batch * 100,
-      entries: Array.from({ length: 100 }, (_, index) => entryOf({ kind: 'noted', text: 'Seen' }, index)),
-    });
-  tell('append through HTTP, 100 entries a request', 2_000_000 / (performance.now() - from), 'entries/s');
-  await stopServer(server);
-
-  const database = new Database(join(folder, 'brisk-ledger.db'));
-  database.exec('pragma journal_mode = wal');
-  database.exec('pragma synchronous = full');
-  const insert = database.prepare(
-    'insert into ledger_entry (id, job_id, position, kind, at, "by", recorded_at, document) values (?, ?, ?, ?, ?, ?, ?, ?)',
-  );
-  const bareBegan = performance.now();
-  const bare = writers * each;
-  for (let index = 0; index < bare; index += 1) {
-    const entry = entryOf({ kind: 'noted', text: 'Seen' }, index);
-    insert.run(entry.id, batched.id, 100_000 + index, entry.kind, entry.at, entry.by, entry.at, JSON.stringify(entry));
-  }
-  const bareRate = (bare * 1_000) / (performance.now() - bareBegan);
-  database.close();
-  tell('bare inserts into the same file, same durability', bareRate, 'entries/s');
-  tell('append through HTTP against bare inserts', throughHttp / bareRate, 'ratio');
 } finally {
   if (server.child.exitCode === null) await stopServer(server);
   agent.destroy();
   rmSync(folder, { recursive: true, force: true });
 }
 
+await benchAppend(tell);
 await benchPlan(tell);
 await benchStrip(tell);

@@ -79,8 +79,7 @@ export function appOf({
   const cards = new JobCards(database, (id, task) => jobs.while(id, task));
   const photos = new PhotoStore(photoFolder);
   const served = [
-    healthRoutes(database, now),
-    backupRoutes(backup),
+    // The most asked for come first.
     jobRoutes(jobs, cards, shop, photos, now),
     runSheetRoutes(jobs, shop, now),
     shopRoutes(shop),
@@ -88,6 +87,8 @@ export function appOf({
     labelRoutes(jobs, address),
     boltCardRoutes(jobs),
     houseRoutes(jobs, cards),
+    healthRoutes(database, now),
+    backupRoutes(backup),
   ];
   for (const { router } of served) app.use('/api', router);
   app.use('/api', documentRoutes(served).router);

@@ -1,8 +1,10 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
+import type Database from 'libsql';
 import { LibSqlDriver, MikroORM, type SqlEntityManager } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
 import { checkFile } from './check-file.js';
+import { commitsOn, type Commit } from './commits.js';
 import { lockFolder } from './instance-lock.js';
 import { JobsAndLedger } from './migrations/2026-11-23-jobs-and-ledger.js';
 import { ShopDocuments } from './migrations/2026-11-23-shop-documents.js';
@@ -15,6 +17,8 @@ export interface OpenDatabase {
   readonly orm: MikroORM;
   /** A fresh unit of work. */
   readonly fork: () => SqlEntityManager;
+  /** Writes a few rows, together with whatever else is waiting to be written. */
+  readonly commit: Commit;
   readonly close: () => Promise<void>;
 }
 
@@ -28,6 +32,17 @@ const MIGRATIONS = [
   { name: '2026-11-26-job-cards', class: JobCards },
   { name: '2026-11-27-set-aside', class: SetAside },
 ];
+
+/** The pool opens another connection every few seconds; each of them has to wait for the disk. */
+function prepareConnection(connection: Database.Database, done: (error: unknown) => void): void {
+  try {
+    for (const pragma of ['journal_mode = wal', 'synchronous = full', 'foreign_keys = on'])
+      connection.exec(`pragma ${pragma}`);
+    done(undefined);
+  } catch (error) {
+    done(error);
+  }
+}
 
 /**
  * Opens the database in `folder`, making folder and schema where they are missing. Every commit is on the disk before
@@ -52,14 +67,13 @@ export async function openDatabase(folder: string): Promise<OpenDatabase> {
         snapshot: false,
         silent: true,
       },
+      pool: { afterCreate: prepareConnection },
     });
-    const connection = orm.em.getConnection();
-    await connection.execute('pragma journal_mode = wal');
-    await connection.execute('pragma synchronous = full');
     await orm.getMigrator().up();
     return {
       orm,
       fork: () => orm.em.fork(),
+      commit: commitsOn(orm.em),
       close: async () => {
         // What stands beside the file goes into it, so that a copy of the file alone is the whole data.
         await orm.em.getConnection().execute('pragma wal_checkpoint(truncate)');

@@ -7,9 +7,9 @@ import { ProblemError } from './problem.js';
 
 const LOOPBACK = /^(localhost|127(\.\d+){3}|\[::1\])(:\d+)?$/;
 
-/** The nonce that this answer’s own styles carry. */
+/** The nonce that this answer’s own styles carry; made when it is first asked for. */
 export function nonceOf(response: Response): string {
-  return String(response.locals['nonce']);
+  return String((response.locals['nonce'] ??= randomBytes(16).toString('base64')));
 }
 
 /**
@@ -22,10 +22,6 @@ export function security(host: string, names: readonly string[]): readonly Reque
   const own = hostname().toLowerCase();
   const known = new Set(['localhost', own, `${own}.local`, ...[host, ...names].map((name) => name.toLowerCase())]);
   return [
-    (_request, response, next) => {
-      response.locals['nonce'] = randomBytes(16).toString('base64');
-      next();
-    },
     helmet({
       contentSecurityPolicy: {
         useDefaults: false,

@@ -12,6 +12,9 @@ import { summaryOf, unreadableSummary } from './summary.js';
 /** Raised when what stands on a card changes: older ones are then made anew. */
 const EDITION = 1;
 
+/** Throws the card of the job named by its only value away. */
+export const DROP_CARD = 'delete from "job_card" where "job_id" = ?';
+
 /** A word that is on every job finds no more than so many of them; whoever looks wants a narrower one. */
 const MOST_JOBS = 60;
 /** What a shop did longer ago than so many jobs on a layout teaches nobody any more. */
@@ -35,7 +38,7 @@ export class JobCards {
 
   /** Throws the card of a job away. Within the transaction that makes it untrue. */
   static async drop(em: SqlEntityManager, job: string): Promise<void> {
-    await em.execute('delete from "job_card" where "job_id" = ?', [job]);
+    await em.execute(DROP_CARD, [job]);
   }
 
   /** Makes the cards that are missing or of an older edition, one job after the other. `stop` ends it between two. */

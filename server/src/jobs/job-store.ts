@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises';
 import { isDeepStrictEqual } from 'node:util';
 import { jobCode } from '@brisk/core/labels';
 import { LRUCache } from 'lru-cache';
@@ -27,14 +28,15 @@ import type { OpenDatabase } from '../database/open.js';
 import { plain } from '../database/plain.js';
 import { EntryRows, JobRows } from '../database/rows.js';
 import { ProblemError } from '../http/problem.js';
-import { JobCards } from './job-cards.js';
+import { DROP_CARD, JobCards } from './job-cards.js';
 import { oneAtATime } from './one-at-a-time.js';
 
 /** A job in memory: as stored, and folded. Nothing else writes to the file, so it is never out of date. */
 interface LiveJob {
   readonly job: Job;
   readonly state: JobState;
-  readonly positions: ReadonlyMap<string, number>;
+  /** Position by id of an entry; grows with the ledger, once what is written is on the disk. */
+  readonly positions: Map<string, number>;
 }
 
 /** A job as the file has it, its documents as text. */
@@ -213,23 +215,41 @@ export class JobStore {
     }
     const planned = live.job !== before.job;
     if (!planned && entries.length === 0) return;
-    await this.database.fork().transactional(async (em) => {
-      if (planned) await em.nativeUpdate(JobRows, { id: job.id }, { document: JSON.stringify(job) });
-      for (let start = 0; start < entries.length; start += ROWS_AT_ONCE)
-        await this.insertEntries(em, job.id, state.position + start, entries.slice(start, start + ROWS_AT_ONCE));
-      await JobCards.drop(em, job.id);
-    });
-    const known = new Map(positions);
-    entries.forEach((entry, index) => known.set(entry.id, state.position + index + 1));
-    this.#live.set(job.id, { job, state: reached, positions: known });
+    if (planned || entries.length > FEW)
+      await this.database.fork().transactional(async (em) => {
+        if (planned) await em.nativeUpdate(JobRows, { id: job.id }, { document: JSON.stringify(job) });
+        await this.insertEntries(em, job.id, state.position, entries);
+        await JobCards.drop(em, job.id);
+      });
+    else await this.insertFew(job.id, state.position, entries);
+    entries.forEach((entry, index) => positions.set(entry.id, state.position + index + 1));
+    this.#live.set(job.id, { job, state: reached, positions });
+  }
+
+  /** The few entries of one request. */
+  private async insertFew(job: string, after: number, entries: readonly LedgerEntry[]): Promise<void> {
+    const rows = this.rowsOf(job, after, entries);
+    try {
+      await this.database.commit((run) => {
+        for (const { id, jobId, position, kind, at, by, recordedAt, document } of rows)
+          run(INSERT_ENTRY, [id, jobId, position, kind, at, by, recordedAt, document]);
+        run(DROP_CARD, [job]);
+      });
+    } catch (error) {
+      if (isTaken(error)) throw idOfAnother();
+      throw error;
+    }
   }
 
   private async insertEntries(em: SqlEntityManager, jobId: string, after: number, entries: readonly LedgerEntry[]) {
     try {
-      await em.insertMany(EntryRows, this.rowsOf(jobId, after, entries));
+      for (let start = 0; start < entries.length; start += ROWS_AT_ONCE) {
+        await em.insertMany(EntryRows, this.rowsOf(jobId, after + start, entries.slice(start, start + ROWS_AT_ONCE)));
+        // A ledger of many thousands is no reason to keep everybody else waiting.
+        await nextTurn();
+      }
     } catch (error) {
-      if (error instanceof UniqueConstraintViolationException)
-        throw new ProblemError('id-used', 'An entry of another job has this id. Nothing was written.');
+      if (error instanceof UniqueConstraintViolationException) throw idOfAnother();
       throw error;
     }
   }
@@ -237,8 +257,7 @@ export class JobStore {
   private async insert(job: Job, ledger: readonly LedgerEntry[]): Promise<void> {
     await this.database.fork().transactional(async (em) => {
       await em.insert(JobRows, { id: job.id, createdAt: job.createdAt, document: JSON.stringify(job) });
-      for (let start = 0; start < ledger.length; start += ROWS_AT_ONCE)
-        await this.insertEntries(em, job.id, start, ledger.slice(start, start + ROWS_AT_ONCE));
+      await this.insertEntries(em, job.id, 0, ledger);
     });
     this.remember(job, ledger);
   }
@@ -336,3 +355,14 @@ function follows(job: Job, ledger: readonly LedgerEntry[]): boolean {
 
 /** Rows in one insert, within what SQLite takes as parameters. */
 const ROWS_AT_ONCE = 500;
+/** So many entries at most come with one request of a crew; more come with a bundle. */
+const FEW = 200;
+
+const INSERT_ENTRY = `insert into "ledger_entry"
+  ("id", "job_id", "position", "kind", "at", "by", "recorded_at", "document") values (?, ?, ?, ?, ?, ?, ?, ?)`;
+
+const idOfAnother = () => new ProblemError('id-used', 'An entry of another job has this id. Nothing was written.');
+
+function isTaken(error: unknown): boolean {
+  return error instanceof Error && 'code' in error && String(error.code).startsWith('SQLITE_CONSTRAINT');
+}
