@@ -13,6 +13,8 @@ export const PROBLEMS = [
   'exists',
   'not-allowed',
   'unavailable',
+  'busy',
+  'too-often',
   'no-room',
   'unreadable',
   'internal',

@@ -4,6 +4,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { BackupStatus } from '@brisk/contracts/backup';
 import { backupRoutes } from './backup/routes.js';
+import type { InBackground } from './background/tasks.js';
 import { boltCardRoutes } from './bolt-card/routes.js';
 import type { OpenDatabase } from './database/open.js';
 import { documentRoutes, healthRoutes } from './http/own-routes.js';
@@ -30,6 +31,12 @@ export interface AppParts {
   readonly names: readonly string[];
   readonly webFolder: string;
   readonly photoFolder: string;
+  /** Where files stay while they are looked at. */
+  readonly incomingFolder: string;
+  /** Bytes there are left on the disk of the data. */
+  readonly room: () => Promise<number>;
+  /** Does what takes long. */
+  readonly background: InBackground;
   /** Where the shop’s devices reach this server; absent: where the request came to. */
   readonly address: string | undefined;
   readonly now: () => Date;
@@ -53,6 +60,9 @@ export function appOf({
   names,
   webFolder,
   photoFolder,
+  incomingFolder,
+  room,
+  background,
   address,
   now,
   backup,
@@ -80,14 +90,14 @@ export function appOf({
   const photos = new PhotoStore(photoFolder);
   const served = [
     // The most asked for come first.
-    jobRoutes(jobs, cards, shop, photos, now),
-    runSheetRoutes(jobs, shop, now),
-    shopRoutes(shop),
+    jobRoutes(jobs, cards, shop, photos, background, incomingFolder, now),
+    runSheetRoutes(jobs, shop, background, now),
+    shopRoutes(shop, background),
     photoRoutes(photos),
-    labelRoutes(jobs, address),
-    boltCardRoutes(jobs),
+    labelRoutes(jobs, background, address),
+    boltCardRoutes(jobs, background),
     houseRoutes(jobs, cards),
-    healthRoutes(database, now),
+    healthRoutes(database, room, now),
     backupRoutes(backup),
   ];
   for (const { router } of served) app.use('/api', router);

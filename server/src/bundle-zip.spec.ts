@@ -58,7 +58,7 @@ describe('a bundle with its photos', () => {
     ['cut short', (bytes: Uint8Array) => bytes.slice(0, bytes.length / 2), 422, /breaks off/],
     ['no ZIP at all', () => strToU8('M8 by 25'), 422, /breaks off or is not a job bundle/],
     ['without a bundle in it', () => zipSync({ 'readme.txt': strToU8('hello') }), 422, /no job.brisk.json/],
-    ['with half a bundle', () => zipSync({ 'job.brisk.json': strToU8('{"format":') }), 422, /breaks off/],
+    ['with half a bundle', () => zipSync({ 'job.brisk.json': strToU8('{"format":') }), 400, /breaks off/],
     [
       'with a bundle of somebody else',
       () => zipSync({ 'job.brisk.json': strToU8('{}') }),

@@ -1,8 +1,10 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { rm, statfs } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
 import { appOf } from './app.js';
+import { poolOf, type Pool } from './background/pool.js';
 import { BackupSchedule } from './backup/schedule.js';
 import { openDatabase } from './database/open.js';
 import type { Settings } from './settings.js';
@@ -19,14 +21,25 @@ export interface Running {
   readonly stop: () => Promise<void>;
 }
 
+/** How it is done, where it is not done as usual. */
+export interface Ways {
+  readonly finishWithinMs?: number;
+  readonly pool?: Pool;
+  /** Bytes there are left on the disk of the data. */
+  readonly room?: () => Promise<number>;
+}
+
 /** Opens the data and listens. Throws where the data is in use or the port is taken. */
 export async function serve(
   settings: Settings,
   webFolder: string,
   logger: Logger,
-  finishWithinMs = FINISH_WITHIN_MS,
+  { finishWithinMs = FINISH_WITHIN_MS, pool = poolOf(), room }: Ways = {},
 ): Promise<Running> {
   const database = await openDatabase(settings.dataFolder);
+  const incomingFolder = join(settings.dataFolder, 'incoming');
+  // What was coming in when a server was killed did not come in.
+  await rm(incomingFolder, { recursive: true, force: true });
   let closing = false;
   const now = () => new Date();
   const backups = settings.backup && new BackupSchedule(settings.dataFolder, settings.backup, now, logger);
@@ -37,6 +50,9 @@ export async function serve(
     names: settings.names ?? [],
     webFolder,
     photoFolder: join(settings.dataFolder, 'photos'),
+    incomingFolder,
+    background: pool.run,
+    room: room ?? (() => roomOn(settings.dataFolder)),
     address: settings.address,
     now,
     backup: () => backups?.status() ?? {},
@@ -49,6 +65,7 @@ export async function serve(
   try {
     await listening(server, settings);
   } catch (error) {
+    await pool.close();
     await database.close();
     throw error;
   }
@@ -72,9 +89,15 @@ export async function serve(
       });
       await caughtUp;
       await backups?.stop();
+      await pool.close();
       await database.close();
     },
   };
+}
+
+async function roomOn(folder: string): Promise<number> {
+  const { bavail, bsize } = await statfs(folder);
+  return bavail * bsize;
 }
 
 function listening(server: Server, { host, port }: Settings): Promise<void> {

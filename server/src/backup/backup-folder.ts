@@ -1,8 +1,5 @@
-import { createHash } from 'node:crypto';
-import { createReadStream } from 'node:fs';
-import { open, readdir, readFile } from 'node:fs/promises';
+import { readdir, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { pipeline } from 'node:stream/promises';
 import { backupSchema, type Backup } from '@brisk/contracts/backup';
 import { check } from '@brisk/contracts/check';
 import Database from 'libsql';
@@ -75,27 +72,5 @@ export function countsIn(file: string): Pick<Backup, 'jobs' | 'entries'> {
     return { jobs: count('job'), entries: count('ledger_entry') };
   } finally {
     copy.close();
-  }
-}
-
-/** Where the picture called `photo` stands within a folder of pictures. */
-export function photoPath(folder: string, photo: string): string {
-  return join(folder, photo.slice(0, 2), `${photo}.jpg`);
-}
-
-/** SHA-256 of the file at `path`. */
-export async function hashOf(path: string): Promise<string> {
-  const hash = createHash('sha256');
-  await pipeline(createReadStream(path), hash);
-  return hash.digest('hex');
-}
-
-/** Has what was written to `path` on the disk before anything else goes on. */
-export async function toDisk(path: string): Promise<void> {
-  const file = await open(path, 'r+');
-  try {
-    await file.sync();
-  } finally {
-    await file.close();
   }
 }

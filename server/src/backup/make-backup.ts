@@ -3,21 +3,10 @@ import { dirname, join } from 'node:path';
 import { BACKUP_FORMAT, type Backup } from '@brisk/contracts/backup';
 import Database from 'libsql';
 import { DATABASE_FILE } from '../database/open.js';
+import { hashOf, photoPath, photosIn, toDisk } from '../photos/photo-files.js';
 import { keptOf } from './ages.js';
-import {
-  ACCOUNT,
-  BackupError,
-  backupsIn,
-  countsIn,
-  folderName,
-  hashOf,
-  photoPath,
-  toDisk,
-  UNFINISHED,
-  type Progress,
-} from './backup-folder.js';
+import { ACCOUNT, BackupError, backupsIn, countsIn, folderName, UNFINISHED, type Progress } from './backup-folder.js';
 
-const PHOTO = /^([0-9a-f]{64})\.jpg$/;
 /** What was begun so long ago will not be finished any more. */
 const GIVEN_UP_MS = 86_400_000;
 
@@ -52,6 +41,7 @@ export async function makeBackup(
     await writeFile(join(unfinished, ACCOUNT), JSON.stringify(backup));
     for (const file of [DATABASE_FILE, ACCOUNT]) await toDisk(join(unfinished, file));
     await rename(unfinished, folder);
+    await toDisk(into);
     await thinOut(into, now);
     return backup;
   } catch (error) {
@@ -81,15 +71,6 @@ async function copyPhotos(from: string, to: string, progress: Progress): Promise
   return { photos, damaged };
 }
 
-async function photosIn(folder: string): Promise<readonly string[]> {
-  const shelves = (await readdir(folder).catch(() => [] as string[])).filter((name) => /^[0-9a-f]{2}$/.test(name));
-  const names = await Promise.all(shelves.map((shelf) => readdir(join(folder, shelf))));
-  return names
-    .flat()
-    .flatMap((name) => PHOTO.exec(name)?.[1] ?? [])
-    .sort();
-}
-
 /** Whether `photo` is in the folder `to` now, as it should be. */
 async function copyPhoto(photo: string, from: string, to: string): Promise<boolean> {
   const [source, target] = [photoPath(from, photo), photoPath(to, photo)];
@@ -103,6 +84,7 @@ async function copyPhoto(photo: string, from: string, to: string): Promise<boole
   }
   await toDisk(unfinished);
   await rename(unfinished, target);
+  await toDisk(dirname(target));
   return true;
 }
 

@@ -3,16 +3,8 @@ import { dirname, join } from 'node:path';
 import type { Backup } from '@brisk/contracts/backup';
 import { DataInUseError, lockFolder } from '../database/instance-lock.js';
 import { DATABASE_FILE } from '../database/open.js';
-import {
-  BackupError,
-  countsIn,
-  folderName,
-  hashOf,
-  photoPath,
-  readBackup,
-  toDisk,
-  type Progress,
-} from './backup-folder.js';
+import { hashOf, photoPath, toDisk } from '../photos/photo-files.js';
+import { BackupError, countsIn, folderName, readBackup, type Progress } from './backup-folder.js';
 
 /** What was gone back to, and where the data that stood there before is now. */
 export interface Restored {

@@ -1,17 +1,29 @@
 import type { OpenDatabase } from '../database/open.js';
 import { apiRouter, type ApiRouter } from './api-router.js';
 import { bundleJsonSchema, openApiDocument } from './openapi.js';
-import { answer } from './openapi-words.js';
+import { answer, problem } from './openapi-words.js';
+import { ProblemError } from './problem.js';
 
-/** Whether the server works. */
-export function healthRoutes(database: OpenDatabase, now: () => Date): ApiRouter {
+/** With less room than this a picture or two would fill the disk. */
+const LEAST_ROOM_BYTES = 64_000_000;
+
+/** Whether the server works: it can read what it keeps, and there is room (`room`, in bytes) for more. */
+export function healthRoutes(database: OpenDatabase, room: () => Promise<number>, now: () => Date): ApiRouter {
   const api = apiRouter();
   const said = {
     summary: 'Whether the server works',
-    responses: { 200: answer('It works.', { type: 'object' }) },
+    responses: {
+      200: answer('It works.', { type: 'object' }),
+      507: problem('It can be read, and there is no room on its disk for more.'),
+    },
   };
   api.get('/health', said, async (_request, response) => {
     await database.orm.em.getConnection().execute('select 1');
+    if ((await room()) < LEAST_ROOM_BYTES)
+      throw new ProblemError(
+        'no-room',
+        'The disk of the server is as good as full. What is kept can be read; make room before more is written.',
+      );
     response.json({ status: 'works', at: now().toISOString() });
   });
   return api;

@@ -2,6 +2,7 @@ import type { FieldError } from '@brisk/contracts/check';
 import type { Problem, ProblemKind } from '@brisk/contracts/problem';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { Logger } from 'pino';
+import { isDiskFull } from './disk-full.js';
 
 const STATUS: Readonly<Record<ProblemKind, number>> = {
   'bad-input': 422,
@@ -15,6 +16,8 @@ const STATUS: Readonly<Record<ProblemKind, number>> = {
   exists: 409,
   'not-allowed': 403,
   unavailable: 503,
+  busy: 503,
+  'too-often': 429,
   'no-room': 507,
   unreadable: 422,
   internal: 500,
@@ -32,6 +35,8 @@ const TITLE: Readonly<Record<ProblemKind, string>> = {
   exists: 'It is here already',
   'not-allowed': 'Not from there',
   unavailable: 'Closing down',
+  busy: 'Hands full',
+  'too-often': 'Too often',
   'no-room': 'The disk is full',
   unreadable: 'What is stored cannot be read',
   internal: 'Our fault',
@@ -71,8 +76,13 @@ export function badInput(errors: readonly FieldError[]): never {
   throw new ProblemError('bad-input', `${first?.words ?? 'It is not right.'}${more}`, { errors });
 }
 
-export const nothingHere: RequestHandler = ({ path }) => {
-  throw new ProblemError('not-found', `There is nothing at ${path}.`);
+/** Of what somebody asked for, not more than a line is said back. */
+const LONGEST_ECHO = 80;
+
+export const nothingHere: RequestHandler = ({ originalUrl }) => {
+  const path = originalUrl.replace(/\?.*$/, '');
+  const shown = path.length > LONGEST_ECHO ? `${path.slice(0, LONGEST_ECHO)}…` : path;
+  throw new ProblemError('not-found', `There is nothing at ${shown}.`);
 };
 
 /** Turns whatever was thrown into problem details. */
@@ -81,12 +91,19 @@ export function answerProblem(logger: Logger): ErrorRequestHandler {
     const problem = asProblem(error);
     if (problem.kind === 'internal' || problem.kind === 'unreadable')
       logger.error({ err: error, method: request.method, path: request.path }, 'failed');
+    if (problem.kind === 'busy') response.setHeader('retry-after', '5');
+    if (problem.kind === 'too-often') response.setHeader('retry-after', '60');
     response.status(STATUS[problem.kind]).type('application/problem+json').send(JSON.stringify(problem.toProblem()));
   };
 }
 
 function asProblem(error: unknown): ProblemError {
   if (error instanceof ProblemError) return error;
+  if (isDiskFull(error))
+    return new ProblemError(
+      'no-room',
+      'The disk of the server is full. Nothing was written; make room and send it again.',
+    );
   switch (bodyParserType(error)) {
     case 'entity.parse.failed':
       return new ProblemError(
@@ -110,8 +127,12 @@ function asProblem(error: unknown): ProblemError {
   }
 }
 
+/** Who sent it has gone before all of it was here. */
+const BROKEN_OFF = new Set<unknown>(['ECONNRESET', 'ERR_STREAM_PREMATURE_CLOSE', 'ECONNABORTED']);
+
 /** Whether what reads requests found fault with this one: compressed data that is none, a range beyond the end. */
 function isTheirs(error: unknown): boolean {
+  if (error instanceof Error && 'code' in error && BROKEN_OFF.has(error.code)) return true;
   const status = typeof error === 'object' && error !== null && 'status' in error ? Number(error.status) : 0;
   return status >= 400 && status < 500 && !(error instanceof URIError);
 }

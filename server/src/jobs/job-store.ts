@@ -4,7 +4,6 @@ import { jobCode } from '@brisk/core/labels';
 import { LRUCache } from 'lru-cache';
 import { UniqueConstraintViolationException } from '@mikro-orm/core';
 import type { SqlEntityManager } from '@mikro-orm/libsql';
-import type { Bundle } from '@brisk/contracts/bundle';
 import {
   revisionOf,
   type Append,
@@ -14,22 +13,14 @@ import {
   type Planning,
 } from '@brisk/contracts/job';
 import { MapError } from '@brisk/core/connection-map';
-import {
-  canApply,
-  extend,
-  foldLedger,
-  lostBy,
-  replay,
-  startOf,
-  type JobState,
-  type LedgerEntry,
-} from '@brisk/core/ledger';
+import { canApply, extend, foldLedger, lostBy, type JobState, type LedgerEntry } from '@brisk/core/ledger';
 import type { OpenDatabase } from '../database/open.js';
 import { plain } from '../database/plain.js';
 import { EntryRows, JobRows } from '../database/rows.js';
 import { ProblemError } from '../http/problem.js';
 import { DROP_CARD, JobCards } from './job-cards.js';
 import { oneAtATime } from './one-at-a-time.js';
+import { isUnchecked, type ReadBundle } from './read-bundle.js';
 
 /** A job in memory: as stored, and folded. Nothing else writes to the file, so it is never out of date. */
 interface LiveJob {
@@ -133,13 +124,14 @@ export class JobStore {
    * Takes in a whole job from a bundle, or, where it is here already, whatever of the bundle’s ledger is newer. Throws
    * `exists` where the two tell different stories, and `refused` where the ledger breaks its own rules.
    */
-  async takeIn({ job: given, ledger }: Bundle): Promise<{ readonly job: Job; readonly written: number }> {
+  async takeIn(read: ReadBundle): Promise<{ readonly job: Job; readonly written: number }> {
+    const { job: given, ledger } = read.bundle;
     const { unchecked: _elsewhere, ...asGiven } = given;
     return this.#inTurn(given.id, async () => {
       const stored = await this.find(given.id);
       // Whether it was checked is for this shop to say.
       if (stored) return this.mergeIn(stored, { ...asGiven, ...(stored.unchecked ? { unchecked: true } : {}) }, ledger);
-      const job: Job = { ...asGiven, ...(follows(asGiven, ledger) ? {} : { unchecked: true }) };
+      const job: Job = { ...asGiven, ...(isUnchecked(read) ? { unchecked: true } : {}) };
       await this.insert(job, ledger);
       return { job, written: ledger.length };
     });
@@ -333,24 +325,6 @@ export class JobStore {
 /** The planning data of a job, absent where it is absent. */
 function planningOf({ plan, survey, swap, revision }: Job) {
   return { plan, survey, swap, revision };
-}
-
-/**
- * Whether a ledger follows from the plan it comes with. One whose plan was never changed has to, or is refused. Where the
- * plan was changed while the work went on, the order of what was done before the change cannot be held against it: it
- * comes in, and is said to be unchecked; what would be lost by the change is refused.
- */
-function follows(job: Job, ledger: readonly LedgerEntry[]): boolean {
-  const { refused } = replay(startOf(job.plan), ledger);
-  if (!refused) return true;
-  if (revisionOf(job) <= 1)
-    throw new ProblemError(
-      'refused',
-      `Entry ${refused.index + 1} of the ledger (${refused.entry.kind}) does not follow from what comes before it: ${refused.refusals[0]?.words ?? ''} Nothing was taken in.`,
-    );
-  const [lost] = lostBy(foldLedger(job.plan, ledger), job.plan);
-  if (lost !== undefined) throw new ProblemError('refused', `${lost} Nothing was taken in.`);
-  return false;
 }
 
 /** Rows in one insert, within what SQLite takes as parameters. */

@@ -1,9 +1,8 @@
-import { BUNDLE_FORMAT, BUNDLE_VERSION, bundleSchema, notOurBundle, type Bundle } from '@brisk/contracts/bundle';
+import { BUNDLE_FORMAT, BUNDLE_VERSION, type Bundle } from '@brisk/contracts/bundle';
 import {
   appendSchema,
   asideSchema,
   newJobSchema,
-  planningSchema,
   revisionOf,
   type Job,
   type LayoutSummary,
@@ -11,30 +10,35 @@ import {
   type NewJob,
 } from '@brisk/contracts/job';
 import type { ShopTemplate } from '@brisk/contracts/shop';
-import { MapError, problemsOf, type ConnectionMap } from '@brisk/core/connection-map';
+import { MapError } from '@brisk/core/connection-map';
 import { completed, compose, isOption, TEMPLATES, templateOf, usualMap } from '@brisk/core/layouts';
 import { RULES_NOW } from '@brisk/core/connection-map';
 import { lookAtOf } from '@brisk/core/survey';
-import { workOf } from '@brisk/core/work';
+import { rm } from 'node:fs/promises';
 import type { Request } from 'express';
+import type { InBackground } from '../background/tasks.js';
 import {
   bodyOf,
-  checked,
+  bytesOf,
   jsonBody,
+  jsonBytes,
   LARGEST_BODY,
   LARGEST_BUNDLE,
   LARGEST_MAP,
-  LARGEST_ZIP,
-  rawBody,
+  LARGEST_ZIP_BYTES,
+  withBodyInFile,
 } from '../http/body.js';
 import { apiRouter, type ApiRouter } from '../http/api-router.js';
+import { BUNDLES_A_MINUTE, perMinute } from '../http/limits.js';
 import { badInput, ProblemError } from '../http/problem.js';
 import type { PhotoStore } from '../photos/photo-store.js';
 import type { ShopStore } from '../shop/shop-store.js';
-import { keepPhotos, unzipBundle, zipBundle } from './bundle-zip.js';
 import type { JobCards } from './job-cards.js';
 import type { JobStore } from './job-store.js';
 import * as docs from './openapi.js';
+import type { ReadBundle } from './read-bundle.js';
+import { refuseUnworkable } from './workable.js';
+import { zipBundle } from './write-zip.js';
 
 /** Jobs, their ledgers and their bundles. */
 export function jobRoutes(
@@ -42,6 +46,9 @@ export function jobRoutes(
   cards: JobCards,
   shop: ShopStore,
   photos: PhotoStore,
+  background: InBackground,
+  /** Where a file stays while it is looked at, on the disk of the photos. */
+  incoming: string,
   now: () => Date,
 ): ApiRouter {
   const api = apiRouter();
@@ -87,10 +94,8 @@ export function jobRoutes(
     response.json(await store.append(jobIn(request), bodyOf(appendSchema, request)));
   });
 
-  api.put('/jobs/:job/planning', docs.putJobsPlanning, ...jsonBody(LARGEST_MAP), async (request, response) => {
-    const planning = bodyOf(planningSchema, request);
-    refuseProblems(planning.plan.map, 'plan.map');
-    refuseUnworkable(planning);
+  api.put('/jobs/:job/planning', docs.putJobsPlanning, ...jsonBytes(LARGEST_MAP), async (request, response) => {
+    const planning = await background('read a planning', bytesOf(request));
     response.json(await store.replan(jobIn(request), planning));
   });
 
@@ -132,44 +137,34 @@ export function jobRoutes(
     await zipBundle(bundle, state.photos.keys(), photos, response);
   });
 
-  const bundleIn = (given: unknown): Bundle => {
-    const wrong = notOurBundle(given);
-    if (wrong) badInput([{ field: 'format', words: wrong }]);
-    const bundle = checked(bundleSchema, given);
-    if (bundle.ledger.length !== bundle.ledgerLength)
-      badInput([
-        {
-          field: 'ledger',
-          words: `The bundle was cut short: it says ${bundle.ledgerLength} entries and holds ${bundle.ledger.length}.`,
-        },
-      ]);
-    refuseProblems(bundle.job.plan.map, 'job.plan.map');
-    refuseUnworkable(bundle.job);
-    return bundle;
-  };
-  const takeIn = async (bundle: Bundle) => {
-    const { job, written } = await store.takeIn(bundle);
+  const takeIn = async (read: ReadBundle) => {
+    const { job, written } = await store.takeIn(read);
     return { id: job.id, title: job.title, written };
   };
-
-  api.post(
-    '/bundles',
-    docs.postBundles,
-    ...rawBody('application/zip', LARGEST_ZIP),
-    async (request, response, next) => {
-      if (!Buffer.isBuffer(request.body)) {
-        next();
-        return;
+  /** Takes in a bundle and its photos; of one that is refused nothing stays. */
+  const takeInZip = async (path: string) => {
+    const photosInto = `${path}.photos`;
+    try {
+      const read = await background('read a bundle with photos', { path, photosInto });
+      const taken = await photos.takeOver(photosInto);
+      try {
+        return await takeIn(read);
+      } catch (error) {
+        await photos.forget(taken);
+        throw error;
       }
-      const unpacked = unzipBundle(request.body);
-      const bundle = bundleIn(unpacked.bundle);
-      await keepPhotos(unpacked, photos);
-      response.status(201).json(await takeIn(bundle));
-    },
-  );
+    } finally {
+      await rm(photosInto, { recursive: true, force: true });
+    }
+  };
 
-  api.post('/bundles', docs.postBundles, ...jsonBody(LARGEST_BUNDLE), async (request, response) => {
-    response.status(201).json(await takeIn(bundleIn(request.body)));
+  api.post('/bundles', docs.postBundles, perMinute(BUNDLES_A_MINUTE), async (request, response, next) => {
+    if (!request.is('application/zip')) next();
+    else response.status(201).json(await withBodyInFile(request, incoming, LARGEST_ZIP_BYTES, takeInZip));
+  });
+
+  api.post('/bundles', docs.postBundles, ...jsonBytes(LARGEST_BUNDLE), async (request, response) => {
+    response.status(201).json(await takeIn(await background('read a bundle', bytesOf(request))));
   });
 
   return api;
@@ -179,12 +174,6 @@ function jobIn(request: Request): string {
   const id = String(request.params['job']);
   if (!/^[\w-]{1,80}$/.test(id)) throw new ProblemError('not-found', 'There is no such job here.');
   return id;
-}
-
-function refuseProblems(map: ConnectionMap, field: string): void {
-  const problems = problemsOf(map);
-  if (problems.length > 0)
-    badInput(problems.slice(0, 20).map(({ at, words }) => ({ field: `${field}: ${at}`, words })));
 }
 
 /** The map a new job begins with: the shop’s own template, or the layout composed with the choices. */
@@ -225,16 +214,6 @@ function summaryOfLayout(layout: string): LayoutSummary {
     powerpacks: powerpacks.map((powerpack) => ({ id: powerpack.id, name: powerpack.name })),
     routes: routes.map((route) => ({ id: route.id, name: route.name })),
   };
-}
-
-/** A map that cannot be worked (a loop, an unknown powerpack) is refused before it is stored. */
-function refuseUnworkable({ plan }: Pick<Job, 'plan'>): void {
-  try {
-    workOf(plan);
-  } catch (error) {
-    if (!(error instanceof MapError)) throw error;
-    throw new ProblemError('bad-input', error.message, { errors: [{ field: 'plan', words: error.message }] });
-  }
 }
 
 function fileName(title: string): string {

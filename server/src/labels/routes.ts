@@ -1,45 +1,43 @@
 import { LABEL_KINDS, labelsOf, rollLabels, type LabelKind } from '@brisk/core/labels';
-import type { Request, Response } from 'express';
+import type { Request } from 'express';
+import type { InBackground } from '../background/tasks.js';
 import { apiRouter, type ApiRouter } from '../http/api-router.js';
+import { perMinute, PRINTS_A_MINUTE } from '../http/limits.js';
 import { badInput, ProblemError } from '../http/problem.js';
 import type { JobStore } from '../jobs/job-store.js';
-import { pdfOf } from '../printing/pdf.js';
-import { LABEL_STOCKS, labelSheet, type LabelStock } from './label-sheet.js';
+import { sendPdf } from '../printing/send-pdf.js';
+import { LABEL_STOCKS, type LabelStock } from './label-sheet.js';
 import * as docs from './openapi.js';
 
 /** Most numbers of a roll printed at once. */
 const MOST_OF_A_ROLL = 500;
 
 /** Labels to print: those of a job, and rolls of numbers beforehand. `address`: where the shop’s devices reach this. */
-export function labelRoutes(store: JobStore, address: string | undefined): ApiRouter {
+export function labelRoutes(store: JobStore, background: InBackground, address: string | undefined): ApiRouter {
   const api = apiRouter();
+  const printLimit = perMinute(PRINTS_A_MINUTE);
   const addressFor = (request: Request) => address ?? `${request.protocol}://${request.headers.host ?? 'localhost'}`;
 
-  api.get('/jobs/:job/labels.pdf', docs.getJobsLabelsPdf, async (request, response) => {
+  api.get('/jobs/:job/labels.pdf', docs.getJobsLabelsPdf, printLimit, async (request, response) => {
     const { job, state } = await store.read(request.params.job);
     const is = kindIn(request);
     const numbers = numbersIn(request);
     const labels = labelsOf(state, job.id, is).filter(({ number }) => numbers === undefined || numbers.has(number));
     if (labels.length === 0)
       throw new ProblemError('not-found', `There is no ${is} on this job to print a label for yet.`);
-    await send(response, labelSheet(labels, stockIn(request), addressFor(request), job.machine), `${is}-labels`);
+    const asked = { labels, stock: stockIn(request), address: addressFor(request), machine: job.machine };
+    sendPdf(response, await background('print labels', asked), `${is}-labels`);
   });
 
-  api.get('/labels/roll.pdf', docs.getLabelsRollPdf, async (request, response) => {
+  api.get('/labels/roll.pdf', docs.getLabelsRollPdf, printLimit, async (request, response) => {
     const from = wholeIn(request, 'from', 1, 99_999, 1);
     const count = wholeIn(request, 'count', 1, MOST_OF_A_ROLL, 50);
     const labels = rollLabels(kindIn(request), from, count);
-    await send(response, labelSheet(labels, stockIn(request), addressFor(request), ''), 'roll');
+    const asked = { labels, stock: stockIn(request), address: addressFor(request), machine: '' };
+    sendPdf(response, await background('print labels', asked), 'roll');
   });
 
   return api;
-}
-
-async function send(response: Response, document: Parameters<typeof pdfOf>[0], name: string): Promise<void> {
-  const bytes = await pdfOf(document);
-  response.type('application/pdf');
-  response.setHeader('content-disposition', `inline; filename="${name}.pdf"`);
-  response.send(bytes);
 }
 
 function kindIn({ query }: Request): LabelKind {

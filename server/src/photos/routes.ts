@@ -2,12 +2,16 @@ import { photoName } from '@brisk/contracts/photo-name';
 import type { Response } from 'express';
 import { apiRouter, type ApiRouter } from '../http/api-router.js';
 import { rawBody } from '../http/body.js';
+import { perMinute, PICTURES_A_MINUTE } from '../http/limits.js';
 import { ProblemError } from '../http/problem.js';
 import type { PhotoStore } from './photo-store.js';
 import * as docs from './openapi.js';
 
 /** Largest picture file taken in. */
 const LARGEST_PHOTO = '40mb';
+
+/** So many pictures wait to be looked at; whoever comes after that comes again. */
+const MOST_WAITING = 24;
 
 /** The picture files. What they show, and what is drawn on them, stands in the ledgers. */
 export function photoRoutes(store: PhotoStore): ApiRouter {
@@ -16,11 +20,14 @@ export function photoRoutes(store: PhotoStore): ApiRouter {
   api.post(
     '/photos',
     docs.postPhotos,
+    perMinute(PICTURES_A_MINUTE),
     (request, _response, next) => {
       if (!request.is(['image/*', 'application/octet-stream']))
         throw new ProblemError('bad-input', 'That is no picture. JPEG, PNG, WebP and HEIC files are taken.', {
           errors: [{ field: 'photo', words: 'A picture is needed.' }],
         });
+      if (store.waiting >= MOST_WAITING)
+        throw new ProblemError('busy', 'Too many pictures are coming in at once. It is sent again in a moment.');
       next();
     },
     ...rawBody(() => true, LARGEST_PHOTO),

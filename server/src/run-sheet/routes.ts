@@ -1,29 +1,33 @@
 import { HALVES, type Half } from '@brisk/core/teardown';
 import type { ToolList } from '@brisk/contracts/shop';
-import { planned, raisedOnBy, settingsNow } from '@brisk/core/planning';
 import { apiRouter, type ApiRouter } from '../http/api-router.js';
 import { badInput } from '../http/problem.js';
+import type { InBackground } from '../background/tasks.js';
+import { perMinute, PRINTS_A_MINUTE } from '../http/limits.js';
 import type { JobStore } from '../jobs/job-store.js';
 import type { ShopStore } from '../shop/shop-store.js';
-import { pdfOf } from '../printing/pdf.js';
-import { sheetDocument } from './sheet-document.js';
+import { sendPdf } from '../printing/send-pdf.js';
 import * as docs from './openapi.js';
 
 /** The run sheet that people carry. */
-export function runSheetRoutes(store: JobStore, shop: ShopStore, now: () => Date): ApiRouter {
+export function runSheetRoutes(store: JobStore, shop: ShopStore, background: InBackground, now: () => Date): ApiRouter {
   const api = apiRouter();
+  const printLimit = perMinute(PRINTS_A_MINUTE);
 
-  api.get('/jobs/:job/run-sheet.pdf', docs.getJobsRunSheetPdf, async (request, response) => {
+  api.get('/jobs/:job/run-sheet.pdf', docs.getJobsRunSheetPdf, printLimit, async (request, response) => {
     const half = halfOf(request.query['half'] ?? 'out');
     const printed = saidAt(now(), request.query['zone']);
     const { job, state } = await store.read(request.params.job);
     const tools = await shop.find<ToolList>('tools', 'tools');
-    const settings = settingsNow(state, half, job.crew, now().getTime(), raisedOnBy(tools?.document.tools ?? []));
-    const plan = planned(state, half, settings, state.plans.get(half));
-    const bytes = await pdfOf(sheetDocument(job, state, half, plan, printed));
-    response.type('application/pdf');
-    response.setHeader('content-disposition', 'inline; filename="run-sheet.pdf"');
-    response.send(bytes);
+    const bytes = await background('print a run sheet', {
+      job,
+      entries: state.entries,
+      half,
+      tools: tools?.document.tools ?? [],
+      nowMs: now().getTime(),
+      printed,
+    });
+    sendPdf(response, bytes, 'run-sheet');
   });
 
   return api;

@@ -1,28 +1,27 @@
 import {
   inspectionSheetSchema,
-  shopTemplateSchema,
   toolListSchema,
   type Kept,
   type ShopTemplate,
   type ShopTemplateSummary,
   type ToolList,
 } from '@brisk/contracts/shop';
-import { MapError, problemsOf, waysOut, type ConnectionMap, type MapProblem } from '@brisk/core/connection-map';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
-import { workOf } from '@brisk/core/work';
 import type { Request } from 'express';
+import type { InBackground } from '../background/tasks.js';
 import { apiRouter, type ApiRouter } from '../http/api-router.js';
-import { bodyOf, jsonBody, LARGEST_BODY, LARGEST_MAP } from '../http/body.js';
+import { bodyOf, bytesOf, jsonBody, jsonBytes, LARGEST_BODY, LARGEST_MAP } from '../http/body.js';
 import { badInput, ProblemError } from '../http/problem.js';
 import type { ShopStore } from './shop-store.js';
+
+import * as docs from './openapi.js';
 
 const SHEET = 'inspection-sheet';
 const TOOLS = 'tools';
 const NO_TOOLS: ToolList = { tools: [] };
-import * as docs from './openapi.js';
 
 /** The shop’s own templates, its inspection sheet and its tools. */
-export function shopRoutes(store: ShopStore): ApiRouter {
+export function shopRoutes(store: ShopStore, background: InBackground): ApiRouter {
   const api = apiRouter();
 
   api.get('/templates', docs.getTemplates, async (_request, response) => {
@@ -36,14 +35,10 @@ export function shopRoutes(store: ShopStore): ApiRouter {
     response.json(kept);
   });
 
-  api.put('/templates/:template', docs.putTemplatesOne, ...jsonBody(LARGEST_MAP), async (request, response) => {
-    const toKeep = bodyOf(shopTemplateSchema, request);
+  api.put('/templates/:template', docs.putTemplatesOne, ...jsonBytes(LARGEST_MAP), async (request, response) => {
+    const toKeep = await background('read a template', bytesOf(request));
     if (toKeep.document.id !== templateIn(request))
       badInput([{ field: 'document.id', words: 'The template has another id than its address.' }]);
-    const { map } = toKeep.document;
-    const problems = workableProblems(map);
-    if (problems.length > 0)
-      badInput(problems.slice(0, 20).map(({ at, words }) => ({ field: `document.map: ${at}`, words })));
     response.json(await store.keep('template', toKeep.document.id, toKeep));
   });
 
@@ -71,21 +66,6 @@ export function shopRoutes(store: ShopStore): ApiRouter {
   });
 
   return api;
-}
-
-/** What keeps a map from being worked: what is wrong with it, or a loop on one of its ways out. */
-function workableProblems(map: ConnectionMap): readonly MapProblem[] {
-  const problems = problemsOf(map);
-  if (problems.length > 0) return problems;
-  return waysOut(map).flatMap(({ powerpack, route }) => {
-    try {
-      workOf({ map, powerpack: powerpack.id, route: route.id });
-      return [];
-    } catch (error) {
-      if (!(error instanceof MapError)) throw error;
-      return [{ at: `${powerpack.id} by ${route.id}`, words: error.message }];
-    }
-  });
 }
 
 function templateIn(request: Request): string {

@@ -6,6 +6,8 @@ import type { NewJob } from '@brisk/contracts/job';
 import type { Problem } from '@brisk/contracts/problem';
 import type { EntryBody, LedgerEntry } from '@brisk/core/ledger';
 import { pino } from 'pino';
+import type { Pool } from '../background/pool.js';
+import { TASKS } from '../background/tasks.js';
 import { serve, type Running } from '../serve.js';
 
 /** An answer with its body read. */
@@ -94,12 +96,24 @@ export class TestServer {
   }
 }
 
+/** Tests run from the sources, which no thread of its own could load. */
+const IN_THIS_THREAD: Pool = {
+  run: async (name, input) => {
+    const task = TASKS[name] as (given: unknown) => Promise<unknown>;
+    return structuredClone(await task(structuredClone(input))) as never;
+  },
+  close: () => Promise.resolve(),
+};
+
 /** Nobody’s request takes longer in a test. */
 const FINISH_WITHIN_MS = 500;
 
 async function serveOn(dataFolder: string): Promise<Running> {
   const settings = { host: '127.0.0.1', port: 0, dataFolder, logLevel: 'silent' };
-  return serve(settings, '/nowhere', pino({ level: 'silent' }), FINISH_WITHIN_MS);
+  return serve(settings, '/nowhere', pino({ level: 'silent' }), {
+    finishWithinMs: FINISH_WITHIN_MS,
+    pool: IN_THIS_THREAD,
+  });
 }
 
 async function answerOf<Body>(response: Response): Promise<Answer<Body>> {

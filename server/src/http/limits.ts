@@ -1,0 +1,26 @@
+import type { RequestHandler } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import { ProblemError } from './problem.js';
+
+/** Sheets, labels and cards that one address may have printed in a minute. */
+export const PRINTS_A_MINUTE = 120;
+/** Bundles that one address may send in a minute. */
+export const BUNDLES_A_MINUTE = 120;
+/** Pictures that one address may send in a minute: a day’s work that was done without a network. */
+export const PICTURES_A_MINUTE = 1_200;
+
+/** Lets one address ask `most` times a minute for what takes the server long. */
+export function perMinute(most: number): RequestHandler {
+  return rateLimit({
+    windowMs: 60_000,
+    limit: most,
+    standardHeaders: false,
+    legacyHeaders: false,
+    handler: () => {
+      throw new ProblemError(
+        'too-often',
+        'This device asks for more than it may in a minute. Nothing was written; try again in a minute.',
+      );
+    },
+  });
+}

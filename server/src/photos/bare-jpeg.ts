@@ -1,0 +1,44 @@
+const MARK = 0xff;
+const START = 0xd8;
+const END = 0xd9;
+const SCAN = 0xda;
+/** Tables, restarts, and frames coded the two ways that every program reads. */
+const OF_THE_PICTURE = new Set([0xdb, 0xc4, 0xdd, 0xc0, 0xc1, 0xc2]);
+const JFIF = 0xe0;
+const ADOBE = 0xee;
+
+/**
+ * Whether `bytes` are one JPEG with nothing beside the picture (ITU-T T.81, B.1 and B.2): no comment, no note of camera,
+ * time or place, no small copy, no second picture, and nothing behind its end.
+ */
+export function isBareJpeg(bytes: Uint8Array): boolean {
+  if (bytes[0] !== MARK || bytes[1] !== START) return false;
+  for (let at = 2; at < bytes.length;) {
+    const mark = bytes[at + 1];
+    if (bytes[at] !== MARK || mark === undefined) return false;
+    if (mark === END) return at + 2 === bytes.length;
+    const length = ((bytes[at + 2] ?? 0) << 8) | (bytes[at + 3] ?? 0);
+    if (length < 2) return false;
+    const after = at + 2 + length;
+    if (mark === SCAN) at = endOfScan(bytes, after);
+    else if (OF_THE_PICTURE.has(mark) || isPlainHeader(mark, bytes.subarray(at + 4, after))) at = after;
+    else return false;
+  }
+  return false;
+}
+
+/** A header that says how the picture is to be shown, and carries no small copy of it. */
+function isPlainHeader(mark: number, body: Uint8Array): boolean {
+  const says = (word: string) => word === String.fromCharCode(...body.subarray(0, word.length));
+  if (mark === JFIF) return body.length === 14 && says('JFIF\0') && body[12] === 0 && body[13] === 0;
+  return mark === ADOBE && body.length === 12 && says('Adobe');
+}
+
+/** Where the mark stands that ends the coded lines beginning at `from`: padding and restarts are of the lines. */
+function endOfScan(bytes: Uint8Array, from: number): number {
+  for (let at = from; at < bytes.length; at += 1) {
+    const next = bytes[at + 1] ?? 0;
+    if (bytes[at] === MARK && next !== 0 && (next < 0xd0 || next > 0xd7)) return at;
+  }
+  return bytes.length;
+}
