@@ -1,4 +1,6 @@
 import type { LedgerEntry } from '@brisk/core/ledger';
+import type { Seal } from '@brisk/core/seal';
+import { string } from 'yup';
 import { entrySchema } from './entry.js';
 import { count, list, LONGEST, oneOf, time } from './fields.js';
 import { jobSchema, type Job } from './job.js';
@@ -7,9 +9,9 @@ import { record } from './record.js';
 export const BUNDLE_FORMAT = 'brisk-ledger-job';
 /**
  * Version 2 added the survey, the revision and the swap of a job; version 3 counts with schools, loose fasteners, photos
- * and breaks. Older ones are still read.
+ * and breaks; version 4 carries the seal of its ledger. Older ones are still read.
  */
-export const BUNDLE_VERSION = 3;
+export const BUNDLE_VERSION = 4;
 const OLDEST_READ = 1;
 
 /** One job in one file: its plan, its ledger, and how long that ledger is, so that a file cut short is noticed. */
@@ -20,6 +22,8 @@ export interface Bundle {
   readonly job: Job;
   readonly ledgerLength: number;
   readonly ledger: readonly LedgerEntry[];
+  /** What the ledger was sealed with when it was written; absent before version 4. */
+  readonly seal?: Seal;
 }
 
 export const bundleSchema = record<Bundle>({
@@ -29,6 +33,14 @@ export const bundleSchema = record<Bundle>({
   job: jobSchema,
   ledgerLength: count(LONGEST.ledger),
   ledger: list(entrySchema, LONGEST.ledger),
+  seal: record<Seal>({
+    entries: count(LONGEST.ledger),
+    hash: string()
+      .matches(/^[0-9a-f]{64}$/)
+      .required(),
+  })
+    .optional()
+    .default(undefined),
 });
 
 /** Why something that is not even shaped like one of our bundles is refused, or undefined when it may be one. */

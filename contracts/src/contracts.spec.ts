@@ -204,7 +204,7 @@ describe('jobs and maps', () => {
 
   it('tells our bundles from other files', () => {
     expect(notOurBundle({ format: BUNDLE_FORMAT, version: 1 })).toBeUndefined();
-    expect(notOurBundle({ format: BUNDLE_FORMAT, version: 4 })).toMatch(/reads up to version 3/);
+    expect(notOurBundle({ format: BUNDLE_FORMAT, version: 5 })).toMatch(/reads up to version 4/);
     for (const other of [null, 7, 'text', [], {}, { format: 'else' }])
       expect(notOurBundle(other)).toMatch(/not a job bundle/);
   });

@@ -21,8 +21,8 @@ export const optionalId = () =>
 /** The two ends of a connection. */
 export const pairOfIds = () => tuple([id(), id()]).required();
 
-/** A client-made entry or job id. */
-export const uuid = () => string().uuid().required();
+/** A client-made entry or job id; in small letters, so that nothing has two names. */
+export const uuid = () => string().uuid().lowercase().required();
 
 /** A short name somebody typed. */
 export const name = () => string().trim().min(1).max(LONGEST.name).required();

@@ -3,7 +3,7 @@ import type { Bundle } from '@brisk/contracts/bundle';
 import type { Appended, JobSummary, JobWithLedger } from '@brisk/contracts/job';
 import type { LedgerEntry } from '@brisk/core/ledger';
 import fc from 'fast-check';
-import { entry, newJob, TestServer } from './testing/test-server.js';
+import { entry, newJob, TestServer, toldAnew } from './testing/test-server.js';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -178,7 +178,7 @@ describe('bundles', () => {
   it('hold no more than a ledger may', async () => {
     const source = await exported(await server.begin());
     const ledger = Array.from({ length: 50_001 }, () => 0);
-    const { status, body } = await server.post('/api/bundles', { ...source, ledgerLength: ledger.length, ledger });
+    const { status, body } = await server.post('/api/bundles', toldAnew(source, ledger));
     expect(status).toBe(422);
     expect(body.detail).toMatch(/too large: 50000|too many: 50000/);
   });
@@ -186,7 +186,7 @@ describe('bundles', () => {
   it('of a long job are taken in whole', async () => {
     const source = await exported(await server.begin());
     const ledger = Array.from({ length: 3_000 }, (_, index) => note(`Note ${index}`));
-    const bundle: Bundle = { ...source, job: { ...source.job, id: randomUUID() }, ledgerLength: 3_000, ledger };
+    const bundle: Bundle = toldAnew(source, ledger, { ...source.job, id: randomUUID() });
     expect(await server.post('/api/bundles', bundle)).toMatchObject({ status: 201, body: { written: 3_000 } });
     expect(await ledgerOf(bundle.job.id)).toEqual(ledger);
   });
@@ -200,7 +200,7 @@ describe('bundles', () => {
     const job = await server.begin();
     const bundle = await exported(job);
     await server.append(job, 0, [note('Here')]);
-    const { status, body } = await server.post('/api/bundles', { ...bundle, ledgerLength: 1, ledger: [note('There')] });
+    const { status, body } = await server.post('/api/bundles', toldAnew(bundle, [note('There')]));
     expect(status).toBe(409);
     expect(body.detail).toMatch(/different story/);
   });
@@ -208,7 +208,7 @@ describe('bundles', () => {
   const spoiled: readonly (readonly [string, (bundle: Bundle) => unknown, number, RegExp])[] = [
     ['cut short in the middle', (bundle) => JSON.stringify(bundle).slice(0, 20_000), 400, /breaks off or is not JSON/],
     ['short of entries', (bundle) => ({ ...bundle, ledgerLength: 7 }), 422, /cut short: it says 7 entries and holds 1/],
-    ['from a newer version', (bundle) => ({ ...bundle, version: 4 }), 422, /version 4.*reads up to version 3/],
+    ['from a newer version', (bundle) => ({ ...bundle, version: 5 }), 422, /version 4.*reads up to version 3/],
     ['of another format', () => ({ format: 'shopping-list' }), 422, /not a job bundle of ours/],
     ['that is a list', () => [], 422, /not a job bundle of ours/],
     ['with a map that loops', (bundle) => looped(bundle), 422, /wait for each other/],
@@ -225,7 +225,7 @@ describe('bundles', () => {
 
   it.each(spoiled)('%s are refused whole', async (_what, spoil, expected, words) => {
     const source = await exported(await server.begin());
-    const bundle: Bundle = { ...source, job: { ...source.job, id: randomUUID() }, ledgerLength: 1, ledger: [note()] };
+    const bundle: Bundle = toldAnew(source, [note()], { ...source.job, id: randomUUID() });
     const { status, body } = await server.post('/api/bundles', spoil(bundle));
     expect(body.detail).toMatch(words);
     expect(status).toBe(expected);

@@ -46,10 +46,11 @@ export interface AppParts {
   readonly closing: () => boolean;
 }
 
-/** The whole HTTP application, and the cards it answers from. */
+/** The whole HTTP application, and what it answers from that has to be looked after. */
 export interface App {
   readonly app: Express;
   readonly cards: JobCards;
+  readonly photos: PhotoStore;
 }
 
 /** The application: security first, then the API, then the web files. */
@@ -106,5 +107,5 @@ export function appOf({
   app.use(webFiles(webFolder));
   app.use(nothingHere);
   app.use(answerProblem(logger));
-  return { app, cards };
+  return { app, cards, photos };
 }

@@ -1,8 +1,13 @@
 import { createHash } from 'node:crypto';
-import { strToU8, unzipSync, zipSync } from 'fflate';
+import { readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import type { Bundle } from '@brisk/contracts/bundle';
 import sharp from 'sharp';
 import type { JobWithLedger } from '@brisk/contracts/job';
-import { entry, TestServer } from './testing/test-server.js';
+import { entry, TestServer, toldAnew } from './testing/test-server.js';
+
+const handedOver = entry({ kind: 'handed-over', openItems: 0 });
 
 let server: TestServer;
 let elsewhere: TestServer;
@@ -104,5 +109,43 @@ describe('a bundle with its photos', () => {
     const { status, body } = await takeIn(forged);
     expect(status).toBe(422);
     expect(body.detail).toMatch(/not the one its name says/);
+  });
+
+  it('leaves no picture of a bundle that is refused', async () => {
+    const { job } = await jobWithPhotos();
+    const file = await sharp({ create: { width: 41, height: 31, channels: 3, background: '#123' } })
+      .jpeg()
+      .toBuffer();
+    const photo = createHash('sha256').update(file).digest('hex');
+    const files = unzipSync(await zipOf(job));
+    const bundle = JSON.parse(strFromU8(files['job.brisk.json'] ?? new Uint8Array())) as Bundle;
+    const outOfOrder = toldAnew(bundle, [...bundle.ledger.slice(0, 1), handedOver]);
+    const refused = await takeIn(
+      zipSync({ 'job.brisk.json': strToU8(JSON.stringify(outOfOrder)), [`photos/${photo}.jpg`]: file }),
+    );
+    expect(refused.status).toBe(422);
+    expect(refused.body.detail).toMatch(/does not follow/);
+    expect((await fetch(`${elsewhere.address}/api/photos/${photo}`)).status).toBe(404);
+    expect(readdirSync(join(elsewhere.folder, 'incoming'))).toEqual([]);
+  });
+
+  it('does not read two files out of the same bytes', async () => {
+    const { job } = await jobWithPhotos();
+    const zip = Buffer.from(zipSync(unzipSync(await zipOf(job))));
+    // Every entry of the directory at the end is made to begin where the first one does.
+    for (let at = zip.indexOf('PK\x01\x02', 0, 'latin1'); at >= 0; at = zip.indexOf('PK\x01\x02', at + 4, 'latin1'))
+      zip.writeUInt32LE(0, at + 42);
+    const { status, body } = await takeIn(zip);
+    expect(status).toBe(422);
+    expect(body.detail).toMatch(/not a job bundle/);
+  });
+
+  it('is refused where its ledger is not the one it was sealed with', async () => {
+    const { job } = await jobWithPhotos();
+    const bundle = (await server.get<Bundle>(`/api/jobs/${job}/bundle`)).body;
+    const meddled = { ...bundle, ledger: bundle.ledger.map((one) => ({ ...one, by: 'Somebody else' })) };
+    const { status, body } = await elsewhere.post('/api/bundles', meddled);
+    expect([status, body.detail]).toEqual([422, expect.stringMatching(/not the one it was sealed with/)]);
+    expect((await elsewhere.post('/api/bundles', bundle)).status).toBe(201);
   });
 });

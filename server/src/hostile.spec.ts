@@ -5,7 +5,9 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import type { Bundle } from '@brisk/contracts/bundle';
 import type { JobWithLedger } from '@brisk/contracts/job';
+import type { Problem } from '@brisk/contracts/problem';
 import { pino } from 'pino';
+import { PRINTS_A_MINUTE } from './http/limits.js';
 import { serve } from './serve.js';
 import { entry, newJob, TestServer } from './testing/test-server.js';
 
@@ -83,6 +85,55 @@ describe('what is wrong with a request is told as such', () => {
     expect(spoiled.status).toBe(422);
   });
 
+  it('another site has nothing drawn or printed here, be it as a picture', async () => {
+    for (const from of ['cross-site', 'same-site'])
+      for (const path of ['/api/labels/roll.pdf?count=500', '/api/jobs', '/api/health'])
+        expect((await server.get(path, { 'sec-fetch-site': from })).status).toBe(403);
+    for (const from of ['same-origin', 'none'])
+      expect((await server.get('/api/health', { 'sec-fetch-site': from })).status).toBe(200);
+    expect((await server.get('/yard', { 'sec-fetch-site': 'cross-site' })).status).toBe(200);
+  });
+
+  it('nobody has something printed without end', async () => {
+    const asked = Array.from({ length: PRINTS_A_MINUTE + 5 }, () => server.get('/api/labels/roll.pdf?count=0'));
+    const statuses = (await Promise.all(asked)).map(({ status }) => status);
+    expect(statuses.filter((status) => status === 429)).toHaveLength(5);
+    const again = await server.get<Problem>('/api/labels/roll.pdf?count=1');
+    expect([again.status, again.headers.get('retry-after'), again.body.detail]).toEqual([
+      429,
+      '60',
+      expect.stringMatching(/more than it may in a minute/),
+    ]);
+  });
+
+  it('what is not there is named in a line and no more, by its whole address', async () => {
+    const { body } = await server.get<Problem>(`/api/nowhere/${'x'.repeat(4_000)}?${'y'.repeat(4_000)}`);
+    expect(body.detail).toMatch(/^There is nothing at \/api\/nowhere\/x+…\.$/);
+    expect(body.detail.length).toBeLessThan(120);
+  });
+
+  it('an id in capitals is no second name, and no template takes the place of the shop’s tools', async () => {
+    const job = newJob();
+    expect((await server.post('/api/jobs', { ...job, id: job.id.toUpperCase() })).status).toBe(422);
+    const tools = { revision: 0, document: { tools: [{ tool: 'Engine crane', here: true }] } };
+    expect((await server.put('/api/tools', tools)).status).toBe(200);
+    const id = await server.begin();
+    const { map } = (await server.get<JobWithLedger>(`/api/jobs/${id}`)).body.job.plan;
+    const template = { id: 'tools', name: 'Ours', layout: map.layout, choices: {}, map };
+    const answer = await server.put('/api/templates/tools', { revision: 1, document: template });
+    expect([answer.status, answer.body.detail]).toEqual([409, expect.stringMatching(/belongs to something else/)]);
+    expect((await server.get('/api/tools')).body).toMatchObject({ document: tools.document });
+  });
+
+  it('a job that is begun once more is still that job, after its plan has gone on', async () => {
+    const begun = newJob();
+    expect((await server.post('/api/jobs', begun)).status).toBe(201);
+    const { plan } = (await server.get<JobWithLedger>(`/api/jobs/${begun.id}`)).body.job;
+    expect((await server.put(`/api/jobs/${begun.id}/planning`, { revision: 1, plan })).status).toBe(200);
+    expect((await server.post('/api/jobs', begun)).status).toBe(201);
+    expect((await server.post('/api/jobs', { ...begun, title: 'Another' })).status).toBe(409);
+  });
+
   it('wrong items are counted, not all told, and quickly', async () => {
     const began = performance.now();
     const { status, body } = await server.post('/api/jobs', newJob({ unsure: Array(100_000).fill({}) as never }));
@@ -106,6 +157,22 @@ describe('what is wrong with a request is told as such', () => {
       expect((await server.put('/api/tools', { revision: 0, document: { tools } })).status).toBe(422);
     },
   );
+});
+
+describe('a disk that is as good as full', () => {
+  it('is told of, and what is kept is read all the same', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'brisk-full-'));
+    const settings = { host: '127.0.0.1', port: 0, dataFolder: folder, logLevel: 'silent' };
+    const open = await serve(settings, '/nowhere', pino({ level: 'silent' }), { room: () => Promise.resolve(1_000) });
+    try {
+      const health = await fetch(`${open.address}/api/health`);
+      expect([health.status, ((await health.json()) as Problem).type]).toEqual([507, 'urn:brisk-ledger:no-room']);
+      expect((await fetch(`${open.address}/api/jobs`)).status).toBe(200);
+    } finally {
+      await open.stop();
+      rmSync(folder, { recursive: true, force: true });
+    }
+  });
 });
 
 describe('a server on the network', () => {

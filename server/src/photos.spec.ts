@@ -1,10 +1,14 @@
 import { createHash } from 'node:crypto';
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import { ProblemError } from './http/problem.js';
+import { openDatabase } from './database/open.js';
+import { isBareJpeg } from './photos/bare-jpeg.js';
+import { photoPath } from './photos/photo-files.js';
 import { PhotoStore } from './photos/photo-store.js';
+import { sweepPhotos } from './photos/sweep.js';
 import { entry, TestServer } from './testing/test-server.js';
 
 const painted = (width: number, height: number) =>
@@ -127,5 +131,69 @@ describe('taking a picture in', () => {
     const wrong = await server.append(job, 1, [entry({ ...taken, photo: '../../etc/passwd' } as never)]);
     expect(wrong.status).toBe(422);
     expect(wrong.body.errors?.[0]?.words).toMatch(/SHA-256/);
+  });
+});
+
+describe('what is kept of a picture', () => {
+  const comment = Buffer.concat([Buffer.from([0xff, 0xfe, 0, 12]), Buffer.from('53.1 N 7.1')]);
+  const secondPicture = Buffer.concat([Buffer.from([0xff, 0xe2, 0, 10]), Buffer.from('MPF\0MM\0*')]);
+  const smallCopy = Buffer.from([0xff, 0xe0, 0, 19, ...Buffer.from('JFIF\0'), 1, 2, 0, 0, 1, 0, 1, 1, 1, 9, 9, 9]);
+  const afterStart = (file: Buffer, segment: Buffer) => Buffer.concat([file.subarray(0, 2), segment, file.subarray(2)]);
+
+  it.each<readonly [string, (file: Buffer, other: Buffer) => Buffer]>([
+    ['a comment', (file) => afterStart(file, comment)],
+    ['the note that there are more pictures', (file) => afterStart(file, secondPicture)],
+    ['a small copy in its header', (file) => afterStart(file, smallCopy)],
+    ['a second picture behind it', (file, other) => Buffer.concat([file, other])],
+    ['a file behind it', (file) => Buffer.concat([file, Buffer.from('PK place 53.1 N 7.1')])],
+    ['a comment between its lines', (file) => Buffer.concat([file.subarray(0, -2), comment, file.subarray(-2)])],
+  ])('is the picture, without %s', async (_what, spoil) => {
+    const spoiled = spoil(await jpeg(), await jpeg(20, 20));
+    expect(isBareJpeg(spoiled)).toBe(false);
+    const { body } = await post(spoiled);
+    const { bytes } = await fetched(`/api/photos/${String(body['photo'])}`);
+    expect(isBareJpeg(bytes)).toBe(true);
+    expect(bytes.includes('53.1 N')).toBe(false);
+    expect(await sharp(bytes).metadata()).toMatchObject({ width: 64, height: 48 });
+  });
+
+  it('is what it was, however a picture of our own is coded', async () => {
+    for (const options of [{ progressive: true }, { mozjpeg: true }, { chromaSubsampling: '4:4:4' }, { quality: 100 }])
+      expect([options, isBareJpeg(await painted(300, 200).jpeg(options).toBuffer())]).toEqual([options, true]);
+    for (const none of [Buffer.from(''), Buffer.from([0xff, 0xd8]), await painted(9, 9).png().toBuffer()])
+      expect(isBareJpeg(none)).toBe(false);
+  });
+
+  it('is put right by whoever sends it again, once it got damaged', async () => {
+    const file = await jpeg(80, 60);
+    const { body } = await post(file);
+    const photo = String(body['photo']);
+    const path = photoPath(join(server.folder, 'photos'), photo);
+    writeFileSync(path, file.subarray(0, 40));
+    await post(file);
+    expect(readFileSync(path).equals(file)).toBe(true);
+  });
+});
+
+describe('sweeping', () => {
+  it('removes what nobody names any more after a month, and nothing else', async () => {
+    const shop = await TestServer.start();
+    const store = new PhotoStore(join(shop.folder, 'photos'));
+    const keep = async (width: number) => (await store.keep(await jpeg(width, 50))).photo;
+    const [named, takenBack, never] = [await keep(90), await keep(91), await keep(92)];
+    const job = await shop.begin();
+    const taken = (photo: string) => entry({ kind: 'photo-taken', photo, widthPx: 90, heightPx: 50, pinnedTo: {} });
+    const wrong = taken(takenBack);
+    const back = entry({ kind: 'corrected', corrects: wrong.id, reason: 'Blurred' });
+    expect((await shop.append(job, 0, [taken(named), wrong, back])).status).toBe(200);
+    await shop.pause();
+    const database = await openDatabase(shop.folder);
+    const inDays = (days: number) => new Date(Date.now() + days * 86_400_000);
+    expect(await sweepPhotos(database, store, inDays(29))).toBe(0);
+    expect(await sweepPhotos(database, store, inDays(31))).toBe(2);
+    const left = await store.all();
+    await database.close();
+    expect([named, takenBack, never].map((photo) => left.has(photo))).toEqual([true, false, false]);
+    rmSync(shop.folder, { recursive: true, force: true });
   });
 });

@@ -6,7 +6,7 @@ import type { InspectionSheet } from '@brisk/core/donor';
 import { TEMPLATES, usualMap } from '@brisk/core/layouts';
 import type { LedgerEntry } from '@brisk/core/ledger';
 import { applyEdit, type MapEdit } from '@brisk/core/map-edit';
-import { entry, newJob, TestServer } from './testing/test-server.js';
+import { entry, newJob, TestServer, toldAnew } from './testing/test-server.js';
 
 let server: TestServer;
 beforeAll(async () => {
@@ -183,7 +183,7 @@ describe('the planning of a job', () => {
       await other.post('/api/bundles', { ...after, job: { ...first, plan, revision: 1 } });
       const before = (await other.get<JobWithLedger>(`/api/jobs/${id}`)).body;
       const early = entry({ kind: 'operation-done', operation: 'open:mount-left' });
-      const merged = await other.post('/api/bundles', { ...after, ledgerLength: 1, ledger: [early] });
+      const merged = await other.post('/api/bundles', toldAnew(after, [early]));
       expect(merged).toMatchObject({
         status: 422,
         body: { detail: expect.stringMatching(/Nothing was written/) as unknown },
@@ -203,10 +203,10 @@ describe('the planning of a job', () => {
     const bring = async (ledger: readonly LedgerEntry[], more: Partial<Job> = {}) => {
       const other = await TestServer.start();
       const job = { ...bundle.job, ...more };
-      const { status } = await other.post('/api/bundles', { ...bundle, job, ledgerLength: ledger.length, ledger });
+      const { status } = await other.post('/api/bundles', toldAnew(bundle, ledger, job));
       expect(status).toBe(201);
       const [summary] = (await other.get<JobSummary[]>('/api/jobs')).body;
-      const again = await other.post('/api/bundles', { ...bundle, job, ledgerLength: ledger.length, ledger });
+      const again = await other.post('/api/bundles', toldAnew(bundle, ledger, job));
       expect(again.status).toBe(201);
       await other.stop();
       return summary?.unchecked;

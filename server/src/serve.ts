@@ -7,8 +7,10 @@ import { appOf } from './app.js';
 import { poolOf, type Pool } from './background/pool.js';
 import { BackupSchedule } from './backup/schedule.js';
 import { openDatabase } from './database/open.js';
+import { sweepPhotos } from './photos/sweep.js';
 import type { Settings } from './settings.js';
 
+const DAY_MS = 86_400_000;
 /** How long a line nobody speaks on is kept open. */
 const KEPT_OPEN_MS = 75_000;
 /** How long requests under way may take to finish once the server is stopped; then they are cut. */
@@ -43,7 +45,7 @@ export async function serve(
   let closing = false;
   const now = () => new Date();
   const backups = settings.backup && new BackupSchedule(settings.dataFolder, settings.backup, now, logger);
-  const { app, cards } = appOf({
+  const { app, cards, photos } = appOf({
     database,
     logger,
     host: settings.host,
@@ -72,12 +74,17 @@ export async function serve(
   backups?.start();
   // After an upgrade every card is made anew; nobody’s question should have to wait for all of them.
   const caughtUp = cards.catchUp(() => closing).catch((error: unknown) => logger.error(error, 'Cards were not made'));
+  const sweep = () =>
+    void sweepPhotos(database, photos, now()).catch((error: unknown) => logger.error(error, 'No pictures were swept'));
+  const daily = setInterval(sweep, DAY_MS);
+  daily.unref();
   const { port } = server.address() as AddressInfo;
   const host = settings.host.includes(':') ? `[${settings.host}]` : settings.host;
   return {
     address: `http://${host}:${port}`,
     stop: async () => {
       closing = true;
+      clearInterval(daily);
       await new Promise<void>((resolve) => {
         // A connection that has asked nothing yet counts as under way; nobody waits for it for ever.
         const cut = setTimeout(() => server.closeAllConnections(), finishWithinMs);

@@ -26,11 +26,10 @@ const LOG_LEVELS = ['silent', 'fatal', 'error', 'warn', 'info', 'debug', 'trace'
 /** Settings from `BRISK_HOST`, `BRISK_PORT`, `BRISK_DATA`, `BRISK_LOG`, `BRISK_ADDRESS`, `BRISK_NAMES`,
  * `BRISK_BACKUP` and `BRISK_BACKUP_HOURS`. Throws {@link SettingsError}. */
 export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
-  const port = Number(environment['BRISK_PORT'] ?? '4310');
-  if (!Number.isInteger(port) || port < 0 || port > 65_535)
-    throw new SettingsError(
-      `BRISK_PORT is “${environment['BRISK_PORT']}”; it has to be a whole number from 0 to 65535.`,
-    );
+  const given = environment['BRISK_PORT'] ?? '4310';
+  const port = Number(given);
+  if (given.trim() === '' || !Number.isInteger(port) || port < 0 || port > 65_535)
+    throw new SettingsError(`BRISK_PORT is “${given}”; it has to be a whole number from 0 to 65535.`);
   const host = environment['BRISK_HOST'] ?? '127.0.0.1';
   if (!/^[\w.:-]+$/.test(host))
     throw new SettingsError(`BRISK_HOST is “${host}”; it has to be a host name or an address such as 127.0.0.1.`);

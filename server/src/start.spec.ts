@@ -4,7 +4,7 @@ import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'libsql';
-import { DataDamagedError } from './database/check-file.js';
+import { checkFile, DataDamagedError } from './database/check-file.js';
 import { DataInUseError, lockFolder } from './database/instance-lock.js';
 import { DATABASE_FILE, openDatabase } from './database/open.js';
 import { oneAtATime } from './jobs/one-at-a-time.js';
@@ -22,6 +22,7 @@ describe('settings', () => {
     [{ BRISK_ADDRESS: 'the shed' }, /BRISK_ADDRESS is “the shed”/],
     [{ BRISK_ADDRESS: 'ftp://shed.test' }, /BRISK_ADDRESS/],
     [{ BRISK_PORT: 'many' }, /BRISK_PORT is “many”/],
+    [{ BRISK_PORT: '' }, /BRISK_PORT is “”/],
     [{ BRISK_PORT: '70000' }, /BRISK_PORT/],
     [{ BRISK_PORT: '-1' }, /BRISK_PORT/],
     [{ BRISK_HOST: 'a b' }, /BRISK_HOST/],
@@ -86,6 +87,36 @@ describe('the data folder', () => {
     expect(() => other.exec('delete from ledger_entry')).toThrow(/only ever appended/);
     other.close();
     await server.stop();
+  });
+});
+
+describe('an upgrade', () => {
+  it('copies the data first; the older version, put back, says which copy to take', async () => {
+    const server = await TestServer.start();
+    const file = join(server.folder, DATABASE_FILE);
+    try {
+      const job = await server.begin();
+      await server.pause();
+      const older = new Database(file);
+      older.exec('alter table "job" drop column "aside_at"');
+      older.exec(`delete from mikro_orm_migrations where name = '2026-11-27-set-aside'`);
+      older.exec('pragma wal_checkpoint(truncate)');
+      older.close();
+      const upgraded = await TestServer.start(server.folder);
+      expect((await upgraded.get(`/api/jobs/${job}`)).status).toBe(200);
+      await upgraded.pause();
+      const copy = join(server.folder, 'brisk-ledger.before-2026-11-27-set-aside.db');
+      const before = ['2026-11-23-jobs-and-ledger', '2026-11-23-shop-documents', '2026-11-26-job-cards'];
+      expect(() => checkFile(file, before)).toThrow(DataDamagedError);
+      expect(() => checkFile(file, before)).toThrow(copy);
+      cpSync(copy, file);
+      expect(() => checkFile(file, before)).not.toThrow();
+      const again = await TestServer.start(server.folder);
+      expect((await again.get(`/api/jobs/${job}`)).status).toBe(200);
+      await again.pause();
+    } finally {
+      rmSync(server.folder, { recursive: true, force: true });
+    }
   });
 });
 

@@ -1,7 +1,9 @@
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'libsql';
+import { migrationsIn } from './migrations-in.js';
 import { faultIn } from './quick-check.js';
+import { copyBefore } from './upgrade-copy.js';
 
 /** The data is not to be written to as it is; `message` says why, and what can be done. */
 export class DataDamagedError extends Error {
@@ -27,10 +29,7 @@ export function checkFile(file: string, known: readonly string[]): void {
     const fault = faultIn(database);
     if (fault !== undefined) throw new DataDamagedError(`${file} is damaged (${fault}). ${RESTORE}`);
     const newer = migrationsIn(database).find((name) => !known.includes(name));
-    if (newer !== undefined)
-      throw new DataDamagedError(
-        `${file} was written by a newer Brisk Ledger (${newer}). Start that one, or put a backup from before in its place.`,
-      );
+    if (newer !== undefined) throw new DataDamagedError(ofANewerVersion(file, newer));
   } catch (error) {
     if (error instanceof DataDamagedError) throw error;
     throw new DataDamagedError(`${file} cannot be read as a database. ${RESTORE}`);
@@ -43,10 +42,10 @@ function bytesIn(file: string): number {
   return statSync(file, { throwIfNoEntry: false })?.size ?? 0;
 }
 
-function migrationsIn(database: Database.Database): readonly string[] {
-  const [table] = database.prepare(`select name from sqlite_master where name = 'mikro_orm_migrations'`).all();
-  if (!table) return [];
-  return (database.prepare('select name from mikro_orm_migrations').all() as readonly { readonly name: string }[]).map(
-    ({ name }) => name,
-  );
+function ofANewerVersion(file: string, migration: string): string {
+  const copy = copyBefore(file, migration);
+  const instead = existsSync(copy)
+    ? `or put the copy that was made before it, ${copy}, in its place: what was written since is not in that`
+    : 'or put a backup from before in its place';
+  return `${file} was written by a newer Brisk Ledger (${migration}). Start that one, ${instead}.`;
 }

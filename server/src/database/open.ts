@@ -1,15 +1,16 @@
-import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type Database from 'libsql';
 import { LibSqlDriver, MikroORM, type SqlEntityManager } from '@mikro-orm/libsql';
 import { Migrator } from '@mikro-orm/migrations';
 import { checkFile } from './check-file.js';
 import { commitsOn, type Commit } from './commits.js';
+import { makeFolder } from './make-folder.js';
 import { lockFolder } from './instance-lock.js';
 import { JobsAndLedger } from './migrations/2026-11-23-jobs-and-ledger.js';
 import { ShopDocuments } from './migrations/2026-11-23-shop-documents.js';
 import { JobCards } from './migrations/2026-11-26-job-cards.js';
 import { SetAside } from './migrations/2026-11-27-set-aside.js';
+import { copyBeforeUpgrade } from './upgrade-copy.js';
 import { EntryRows, JobRows, ShopDocumentRows } from './rows.js';
 
 /** The shop’s data, open and brought up to the present schema. */
@@ -50,16 +51,16 @@ function prepareConnection(connection: Database.Database, done: (error: unknown)
  * `DataDamagedError` where the file is not one to be written to.
  */
 export async function openDatabase(folder: string): Promise<OpenDatabase> {
-  mkdirSync(folder, { recursive: true });
+  makeFolder(folder);
   const unlock = lockFolder(folder);
   try {
-    checkFile(
-      join(folder, DATABASE_FILE),
-      MIGRATIONS.map(({ name }) => name),
-    );
+    const file = join(folder, DATABASE_FILE);
+    const known = MIGRATIONS.map(({ name }) => name);
+    checkFile(file, known);
+    copyBeforeUpgrade(file, known);
     const orm = await MikroORM.init({
       driver: LibSqlDriver,
-      dbName: join(folder, DATABASE_FILE),
+      dbName: file,
       entities: [JobRows, EntryRows, ShopDocumentRows],
       extensions: [Migrator],
       migrations: {

@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { SqlEntityManager } from '@mikro-orm/libsql';
 import type { JobHits } from '@brisk/contracts/house';
 import type { Job, JobSummary } from '@brisk/contracts/job';
@@ -57,6 +58,7 @@ export class JobCards {
     );
     for (const { id } of missing) {
       if (stop()) return;
+      await nextTurn();
       try {
         await this.withJob(id, (job, state) => this.write(job, state));
       } catch (error) {

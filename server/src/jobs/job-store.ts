@@ -12,8 +12,9 @@ import {
   type JobWithLedger,
   type Planning,
 } from '@brisk/contracts/job';
+import { LONGEST } from '@brisk/contracts/fields';
 import { MapError } from '@brisk/core/connection-map';
-import { canApply, extend, foldLedger, lostBy, type JobState, type LedgerEntry } from '@brisk/core/ledger';
+import { canApply, extend, foldLedger, lostBy, startOf, type JobState, type LedgerEntry } from '@brisk/core/ledger';
 import type { OpenDatabase } from '../database/open.js';
 import { plain } from '../database/plain.js';
 import { EntryRows, JobRows } from '../database/rows.js';
@@ -30,11 +31,18 @@ interface LiveJob {
   readonly positions: Map<string, number>;
 }
 
+/** An entry as the file has it. */
+export interface StoredEntry {
+  readonly position: number;
+  readonly recordedAt: string;
+  readonly document: string;
+}
+
 /** A job as the file has it, its documents as text. */
 export interface StoredJob {
   readonly format: 'brisk-ledger-as-stored';
   readonly job: { readonly id: string; readonly createdAt: string; readonly document: string };
-  readonly entries: readonly { readonly position: number; readonly recordedAt: string; readonly document: string }[];
+  readonly entries: readonly StoredEntry[];
 }
 
 /** Why what is stored of a job cannot be read, for whoever has to deal with it. */
@@ -44,12 +52,20 @@ function unreadableWords(error: unknown): string {
   return 'What is stored of this job does not hang together any more.';
 }
 
-/** So many jobs are kept folded; one that has fallen out is folded anew when somebody opens it. */
-const MOST_IN_MEMORY = 24;
+/**
+ * So many jobs, with so many entries in all, are kept folded; one that has fallen out is folded anew when somebody opens
+ * it. A job nobody has written to counts as {@link EMPTY_JOB} entries, by the room its map takes.
+ */
+const MOST_IN_MEMORY = { jobs: 24, entries: 150_000 } as const;
+const EMPTY_JOB = 500;
 
 /** Keeps jobs and their ledgers: one writer at a time for each job, everything on disk before it is answered. */
 export class JobStore {
-  readonly #live = new LRUCache<string, LiveJob>({ max: MOST_IN_MEMORY });
+  readonly #live = new LRUCache<string, LiveJob>({
+    max: MOST_IN_MEMORY.jobs,
+    maxSize: MOST_IN_MEMORY.entries,
+    sizeCalculation: ({ state }) => EMPTY_JOB + state.position,
+  });
   readonly #inTurn = oneAtATime();
 
   constructor(
@@ -87,7 +103,9 @@ export class JobStore {
     return this.#inTurn(job.id, async () => {
       const stored = await this.find(job.id);
       if (stored) {
-        if (isDeepStrictEqual({ ...stored, createdAt: job.createdAt }, plain(job))) return stored;
+        // Sent again after somebody has gone on with its plan, it is still the job that was begun.
+        const begun = revisionOf(stored) > 1 ? { ...stored, ...planningOf(job) } : stored;
+        if (isDeepStrictEqual(plain({ ...begun, createdAt: job.createdAt }), plain(job))) return stored;
         throw new ProblemError('exists', `There is another job under this id: “${stored.title}”.`);
       }
       await this.insert(job, []);
@@ -107,6 +125,11 @@ export class JobStore {
         throw new ProblemError('id-used', 'Two of the entries sent have the same id. Nothing was written.');
       if (fresh.length > 0) {
         const { position } = live.state;
+        if (position + fresh.length > LONGEST.ledger)
+          throw new ProblemError(
+            'refused',
+            `The ledger of this job is full: it holds ${LONGEST.ledger} entries and a bundle takes no more. Nothing was written.`,
+          );
         if (expectedPosition !== position)
           throw new ProblemError(
             'stale-position',
@@ -175,7 +198,7 @@ export class JobStore {
     const olderPlan = revisionOf(job) < revisionOf(stored);
     const same =
       isDeepStrictEqual(plain(olderPlan ? { ...told, ...planningOf(stored) } : told), plain(stored)) &&
-      isDeepStrictEqual(plain(live.state.entries.slice(0, shared)), plain(ledger.slice(0, shared)));
+      (await areSame(live.state.entries.slice(0, shared), ledger.slice(0, shared)));
     if (!same)
       throw new ProblemError(
         'exists',
@@ -251,7 +274,7 @@ export class JobStore {
       await em.insert(JobRows, { id: job.id, createdAt: job.createdAt, document: JSON.stringify(job) });
       await this.insertEntries(em, job.id, 0, ledger);
     });
-    this.remember(job, ledger);
+    await this.remember(job, ledger);
   }
 
   private rowsOf(jobId: string, after: number, entries: readonly LedgerEntry[]) {
@@ -273,10 +296,12 @@ export class JobStore {
     if (live) return live;
     const { row, rows } = await this.stored(id);
     try {
-      return this.remember(
-        JSON.parse(row.document) as Job,
-        rows.map(({ document }) => JSON.parse(document) as LedgerEntry),
-      );
+      const entries: LedgerEntry[] = [];
+      for (const some of slices(rows)) {
+        entries.push(...some.map(({ document }) => JSON.parse(document) as LedgerEntry));
+        await nextTurn();
+      }
+      return await this.remember(JSON.parse(row.document) as Job, entries);
     } catch (error) {
       throw new ProblemError('unreadable', unreadableWords(error), {}, { cause: error });
     }
@@ -286,7 +311,13 @@ export class JobStore {
     const em = this.database.fork();
     const row = await em.findOne(JobRows, { id });
     if (!row) throw new ProblemError('not-found', 'There is no such job here.');
-    return { row, rows: await em.find(EntryRows, { jobId: id }, { orderBy: { position: 'asc' } }) };
+    const rows: StoredEntry[] = [];
+    for (let last: readonly StoredEntry[] = []; rows.length === 0 || last.length === SLICE; rows.push(...last)) {
+      last = await em.execute<StoredEntry[]>(STORED_ENTRIES, [id, rows.at(-1)?.position ?? 0, SLICE]);
+      if (last.length === 0) break;
+      await nextTurn();
+    }
+    return { row, rows };
   }
 
   /** What is stored of a job, as it is, whether anybody can read it or not. Throws `not-found`. */
@@ -295,7 +326,7 @@ export class JobStore {
     return {
       format: 'brisk-ledger-as-stored',
       job: { id: row.id, createdAt: row.createdAt, document: row.document },
-      entries: rows.map(({ position, recordedAt, document }) => ({ position, recordedAt, document })),
+      entries: rows,
     };
   }
 
@@ -306,10 +337,15 @@ export class JobStore {
     if (found === 0) throw new ProblemError('not-found', 'There is no such job here.');
   }
 
-  private remember(job: Job, entries: readonly LedgerEntry[]): LiveJob {
+  private async remember(job: Job, entries: readonly LedgerEntry[]): Promise<LiveJob> {
+    let state = startOf(job.plan);
+    for (const some of slices(entries)) {
+      state = extend(state, some);
+      await nextTurn();
+    }
     const live = {
       job,
-      state: foldLedger(job.plan, entries),
+      state,
       positions: new Map(entries.map((entry, index) => [entry.id, index + 1])),
     };
     this.#live.set(job.id, live);
@@ -325,6 +361,25 @@ export class JobStore {
 /** The planning data of a job, absent where it is absent. */
 function planningOf({ plan, survey, swap, revision }: Job) {
   return { plan, survey, swap, revision };
+}
+
+/** So much of a ledger is gone through before somebody else has a turn. */
+const SLICE = 1_000;
+
+const STORED_ENTRIES = `select "position", "recorded_at" as "recordedAt", "document" from "ledger_entry"
+  where "job_id" = ? and "position" > ? order by "position" limit ?`;
+
+function* slices<Item>(items: readonly Item[]): Generator<readonly Item[]> {
+  for (let from = 0; from < items.length; from += SLICE) yield items.slice(from, from + SLICE);
+}
+
+async function areSame(ours: readonly LedgerEntry[], theirs: readonly LedgerEntry[]): Promise<boolean> {
+  for (let from = 0; from < ours.length; from += SLICE) {
+    if (!isDeepStrictEqual(plain(ours.slice(from, from + SLICE)), plain(theirs.slice(from, from + SLICE))))
+      return false;
+    await nextTurn();
+  }
+  return true;
 }
 
 /** Rows in one insert, within what SQLite takes as parameters. */

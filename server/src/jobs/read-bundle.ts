@@ -1,6 +1,7 @@
 import { bundleSchema, notOurBundle, type Bundle } from '@brisk/contracts/bundle';
 import { revisionOf, type Job } from '@brisk/contracts/job';
 import { foldLedger, lostBy, replay, startOf, type LedgerEntry } from '@brisk/core/ledger';
+import { sealOf } from '@brisk/core/seal';
 import { checked } from '../http/body.js';
 import { jsonIn } from '../http/json-bytes.js';
 import { badInput, ProblemError } from '../http/problem.js';
@@ -25,6 +26,14 @@ export function readBundle(bytes: Uint8Array): ReadBundle {
       {
         field: 'ledger',
         words: `The bundle was cut short: it says ${ledgerLength} entries and holds ${ledger.length}.`,
+      },
+    ]);
+  if (bundle.seal && bundle.seal.hash !== sealOf(job.id, ledger).hash)
+    badInput([
+      {
+        field: 'seal',
+        words:
+          'The ledger in that bundle is not the one it was sealed with: it was changed afterwards, or damaged on the way. Nothing was taken in.',
       },
     ]);
   refuseProblems(job.plan.map, 'job.plan.map');

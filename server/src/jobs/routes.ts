@@ -13,6 +13,7 @@ import type { ShopTemplate } from '@brisk/contracts/shop';
 import { MapError } from '@brisk/core/connection-map';
 import { completed, compose, isOption, TEMPLATES, templateOf, usualMap } from '@brisk/core/layouts';
 import { RULES_NOW } from '@brisk/core/connection-map';
+import { sealOf } from '@brisk/core/seal';
 import { lookAtOf } from '@brisk/core/survey';
 import { rm } from 'node:fs/promises';
 import type { Request } from 'express';
@@ -120,6 +121,7 @@ export function jobRoutes(
       job,
       ledgerLength: entries.length,
       ledger: entries,
+      seal: sealOf(job.id, entries),
     };
   };
 

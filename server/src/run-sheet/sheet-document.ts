@@ -63,6 +63,9 @@ export function sheetDocument(
               text: `${job.title}. ${powerpackOf(job.plan).name}, ${routeOf(job.plan).name.toLowerCase()}.`,
               fontSize: 9,
             },
+            ...(job.unchecked
+              ? [{ text: 'Brought in with work recorded that nobody here has checked.', fontSize: 8, bold: true }]
+              : []),
           ],
         },
         {

@@ -33,7 +33,10 @@ export class ShopStore {
   /** Writes a document over the revision its writer knew. The same again is answered the same. Throws `stale-revision`. */
   async keep<Document>(kind: ShopKind, id: string, { revision, document }: ToKeep<Document>): Promise<Kept<Document>> {
     return this.#inTurn(id, async () => {
-      const stored = await this.find<Document>(kind, id);
+      const row = await this.database.fork().findOne(ShopDocumentRows, { id });
+      if (row && row.kind !== kind)
+        throw new ProblemError('exists', 'That id belongs to something else the shop keeps. Nothing was written.');
+      const stored = row ? keptOf<Document>(row) : undefined;
       if (stored && stored.revision === revision + 1 && isDeepStrictEqual(stored.document, plain(document)))
         return stored;
       const stands = stored?.revision ?? 0;

@@ -2,7 +2,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { randomUUID } from 'node:crypto';
-import type { NewJob } from '@brisk/contracts/job';
+import type { Bundle } from '@brisk/contracts/bundle';
+import type { Job, NewJob } from '@brisk/contracts/job';
 import type { Problem } from '@brisk/contracts/problem';
 import type { EntryBody, LedgerEntry } from '@brisk/core/ledger';
 import { pino } from 'pino';
@@ -140,4 +141,10 @@ export function newJob(changes: Partial<NewJob> = {}): NewJob {
 /** A ledger entry as a device would make it. */
 export function entry(body: EntryBody): LedgerEntry {
   return { id: randomUUID(), at: '2026-03-02T07:30:00.000Z', by: 'Ines', ...body } as LedgerEntry;
+}
+
+/** `bundle` with another ledger, or of another job, as somebody would write it who does not seal it. */
+export function toldAnew(bundle: Bundle, ledger: readonly unknown[], job: Job = bundle.job): Bundle {
+  const { seal: _seal, ...unsealed } = bundle;
+  return { ...unsealed, job, ledgerLength: ledger.length, ledger: ledger as readonly LedgerEntry[] };
 }

@@ -1,6 +1,7 @@
 import { isDone, stopOf } from '@brisk/core/ledger';
 import { openView, workedUntil } from '../../../testing/open-job';
-import { theirEntry } from '../../../testing/fake-server';
+import { sealOf } from '@brisk/core/seal';
+import { testJob, theirEntry } from '../../../testing/fake-server';
 import { Handover } from './handover';
 
 const before = workedUntil((state) => isDone(state, 'close:mount-left'));
@@ -81,5 +82,24 @@ describe('the handover', () => {
       }),
     ]);
     expect(view.text()).toContain('1 connection found while working: keep them for the next such machine.');
+  });
+
+  it('has a seal to be printed, and finds one that is on paper in the record that went on', async () => {
+    const early = before.slice(0, 5);
+    const view = await openView(Handover, before);
+    const shown = () => view.element.querySelector('[aria-label="Seal"]')?.textContent?.replace(/\s/g, '');
+    expect(shown()).toBe(sealOf(testJob.id, before).hash);
+    const check = (typed: string) => {
+      const field = view.element.querySelector<HTMLInputElement>('bl-seal-card input');
+      if (!field) throw new Error('no field');
+      field.value = typed;
+      field.dispatchEvent(new Event('input'));
+      view.fixture.detectChanges();
+      return view.element.querySelector('bl-seal-card [role=status]')?.textContent ?? '';
+    };
+    expect(check(sealOf(testJob.id, early).hash.slice(0, 16))).toMatch(/^✓ It is the seal of the first 5 entries/);
+    expect(check('0123 4567 89ab cdef')).toContain('has that seal nowhere');
+    expect(check('0123')).toContain('at least 16 signs');
+    expect(check('')).toBe('');
   });
 });

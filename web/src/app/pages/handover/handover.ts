@@ -15,12 +15,13 @@ import { Ask } from '../../ui/ask';
 import { Api } from '../../api/api';
 import { Recorder } from '../../session/recorder';
 import { StepInHand } from '../../working-step/step-in-hand';
+import { SealCard } from './seal-card';
 import { VERDICT_WORDS } from '../../words/trade-words';
 
 /** What is open, what was torqued, where the time went, and the job in one file. */
 @Component({
   selector: 'bl-handover',
-  imports: [MatButton, MatExpansionModule, MatSortModule, MatTableModule, RouterLink, StepInHand],
+  imports: [MatButton, MatExpansionModule, MatSortModule, MatTableModule, RouterLink, SealCard, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './handover.html',
   styleUrl: './handover.scss',
