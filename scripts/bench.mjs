@@ -12,6 +12,7 @@ await ensureBuilt();
 const { completed, compose, lintMap, OPTION_IDS, TEMPLATES, templateOf, usualMap } =
   await import('@brisk/core/layouts');
 const { benchAppend } = await import('./bench-append.mjs');
+const { benchYard } = await import('./bench-yard.mjs');
 const { benchBrowser, LARGEST_CHOICES } = await import('./bench-browser.mjs');
 const { benchPlan } = await import('./bench-plan.mjs');
 const { benchStrip } = await import('./bench-strip.mjs');
@@ -137,5 +138,6 @@ try {
 }
 
 await benchAppend(tell);
+await benchYard(tell);
 await benchPlan(tell);
 await benchStrip(tell);

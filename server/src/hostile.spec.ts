@@ -62,7 +62,9 @@ describe('what is wrong with a request is told as such', () => {
     ['an address that ends in nothing', '/%00', {}, 'GET', ''],
     ['a picture called nothing', '/api/photos/%00', {}, 'GET', ''],
     ['an address that is no address', '/api/jobs/%E0%A4%A', {}, 'GET', ''],
-    ['a job called nothing', '/api/jobs/%00', {}, 'GET', ''],
+    ...['jobs/%00', 'jobs/%00/run-sheet.pdf', 'jobs/%00/bolt-cards/x', 'jobs-by-code/%00', 'templates/%00'].map(
+      (path) => [`${path}: called nothing`, `/api/${path}`, {}, 'GET', ''] as const,
+    ),
     ['a question with nothing in it', '/api/find?q=%00%00', {}, 'GET', ''],
     ['a label for nothing', '/api/jobs/%00/labels/roll.pdf?count=2', {}, 'GET', ''],
     ['a range that is none', '/api/openapi.json', { range: 'bytes=99999999-' }, 'GET', ''],

@@ -1,6 +1,10 @@
+import { rmSync } from 'node:fs';
 import type { JobHits } from '@brisk/contracts/house';
 import type { JobSummary } from '@brisk/contracts/job';
 import type { HouseKnowledge } from '@brisk/core/house';
+import { openDatabase } from './database/open.js';
+import { JobCards } from './jobs/job-cards.js';
+import { JobStore } from './jobs/job-store.js';
 import { entry, TestServer } from './testing/test-server.js';
 
 describe('what is asked of all jobs at once', () => {
@@ -70,5 +74,34 @@ describe('what is asked of all jobs at once', () => {
   it('keeps a line open longer than any client waits between two questions', async () => {
     const kept = (await server.get('/api/health')).headers.get('keep-alive') ?? '';
     expect(Number(/timeout=(\d+)/.exec(kept)?.[1])).toBeGreaterThanOrEqual(60);
+  });
+
+  it('is read from older cards until new ones are made, and from none where there is no room for any', async () => {
+    const shop = await TestServer.start();
+    const job = await shop.begin({ title: 'Held up' });
+    await shop.get('/api/jobs');
+    await shop.pause();
+    const database = await openDatabase(shop.folder);
+    const store = new JobStore(database, () => new Date('2026-03-02T07:00:00.000Z'));
+    const cards = new JobCards(database, (id, task) => store.while(id, task));
+    const older = `update job_card set edition = 0, summary = json_set(summary, '$.title', 'As it was')`;
+    await database.fork().execute(older);
+    expect((await cards.summaries()).map(({ title }) => title)).toEqual(['As it was']);
+    await cards.catchUp();
+    expect((await cards.summaries()).map(({ title }) => title)).toEqual(['Held up']);
+
+    await database.fork().execute('delete from job_card');
+    await database.fork().execute('delete from find_line');
+    await database.fork().execute('vacuum');
+    const [{ page_count: pages }] = await database
+      .fork()
+      .execute<[{ readonly page_count: number }]>('pragma page_count');
+    await database.fork().execute(`pragma max_page_count = ${pages}`);
+    expect((await cards.summaries()).map(({ id, title }) => [id, title])).toEqual([[job, 'Held up']]);
+    await database.fork().execute('pragma max_page_count = 1000000');
+    expect((await cards.summaries()).map(({ id }) => id)).toEqual([job]);
+    expect(await database.fork().execute('select job_id from job_card')).toHaveLength(1);
+    await database.close();
+    rmSync(shop.folder, { recursive: true, force: true });
   });
 });

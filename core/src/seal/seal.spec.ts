@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { LedgerEntry } from '../ledger/index.js';
-import { readSeal, sealedAt, sealOf } from './index.js';
+import { readSeal, sealedAt, sealOf, sealOn } from './index.js';
 
 const job = '0b9d1bd6-7c0e-4a1b-9a52-0f5f6f2c1a10';
 const noted = (text: string, index: number): LedgerEntry => ({
@@ -25,6 +25,11 @@ describe('the seal of a ledger', () => {
     }
     const hex = hash.map((byte) => byte.toString(16).padStart(2, '0')).join('');
     expect(sealOf(job, ledger)).toEqual({ entries: 3, hash: hex });
+  });
+
+  it('goes on from where it stood', () => {
+    for (const at of [0, 1, 3])
+      expect(sealOn(sealOf(job, ledger.slice(0, at)), ledger.slice(at))).toEqual(sealOf(job, ledger));
   });
 
   it('does not mind in which order the fields of an entry are written', () => {

@@ -1,5 +1,5 @@
 import { sha256 } from '@noble/hashes/sha2';
-import { bytesToHex, concatBytes, utf8ToBytes } from '@noble/hashes/utils';
+import { bytesToHex, concatBytes, hexToBytes, utf8ToBytes } from '@noble/hashes/utils';
 import { stringify } from 'safe-stable-stringify';
 import type { LedgerEntry } from '../ledger/index.js';
 
@@ -20,7 +20,13 @@ const LEAST_READ = 16;
  * UTF-8 bytes of its JSON without spaces, the keys of every record in order (RFC 8785).
  */
 export function sealOf(job: string, entries: readonly LedgerEntry[]): Seal {
-  return { entries: entries.length, hash: bytesToHex(chainOf(job, entries).at(-1) ?? new Uint8Array()) };
+  return sealOn({ entries: 0, hash: bytesToHex(beginningOf(job)) }, entries);
+}
+
+/** The seal of a ledger whose beginning has the seal `before`, after `entries` more. */
+export function sealOn(before: Seal, entries: readonly LedgerEntry[]): Seal {
+  const hash = entries.reduce(linked, hexToBytes(before.hash));
+  return { entries: before.entries + entries.length, hash: bytesToHex(hash) };
 }
 
 /**
@@ -39,10 +45,15 @@ export function readSeal(typed: string): string | undefined {
 }
 
 function chainOf(job: string, entries: readonly LedgerEntry[]): readonly Uint8Array[] {
-  const chain = [sha256(utf8ToBytes(`${BEGINS}\n${job}`))];
-  for (const entry of entries) {
-    const before = chain.at(-1) ?? new Uint8Array();
-    chain.push(sha256(concatBytes(before, utf8ToBytes(stringify(entry)))));
-  }
+  const chain = [beginningOf(job)];
+  for (const entry of entries) chain.push(linked(chain.at(-1) ?? new Uint8Array(), entry));
   return chain;
+}
+
+function beginningOf(job: string): Uint8Array {
+  return sha256(utf8ToBytes(`${BEGINS}\n${job}`));
+}
+
+function linked(before: Uint8Array, entry: LedgerEntry): Uint8Array {
+  return sha256(concatBytes(before, utf8ToBytes(stringify(entry))));
 }

@@ -41,6 +41,8 @@ export function security(host: string, names: readonly string[]): readonly Reque
       referrerPolicy: { policy: 'no-referrer' },
     }),
     (request, _response, next) => {
+      // The end of a text, to many a program: what stands after it would be lost.
+      if (/%00/.test(request.path)) throw new ProblemError('not-found', 'That address cannot be read.');
       const asked = request.headers.host ?? '';
       if (local && !LOOPBACK.test(asked))
         throw new ProblemError('not-allowed', 'This Brisk Ledger answers on this machine only.');

@@ -7,10 +7,14 @@ import { lessonsOf, type Lessons, type PastJob } from '@brisk/core/house';
 import type { JobState } from '@brisk/core/ledger';
 import type { OpenDatabase } from '../database/open.js';
 import { oneAtATime } from './one-at-a-time.js';
+import { isDiskFull } from '../http/disk-full.js';
 import { ProblemError } from '../http/problem.js';
 import { summaryOf, unreadableSummary } from './summary.js';
 
-/** Raised when what stands on a card changes: older ones are then made anew. */
+/**
+ * Raised when what stands on a card changes: older ones are then made anew, and read until then. So what is added to a
+ * card is optional to whoever reads it.
+ */
 const EDITION = 1;
 
 /** Throws the card of the job named by its only value away. */
@@ -29,7 +33,8 @@ const MOST_LINES = 6_000;
  */
 export class JobCards {
   readonly #inTurn = oneAtATime();
-  #triedAgain = false;
+  /** How those jobs stand whose card did not fit on the disk. */
+  readonly #unwritten = new Map<string, JobSummary>();
 
   constructor(
     private readonly database: OpenDatabase,
@@ -42,29 +47,47 @@ export class JobCards {
     await em.execute(DROP_CARD, [job]);
   }
 
-  /** Makes the cards that are missing or of an older edition, one job after the other. `stop` ends it between two. */
-  catchUp(stop: () => boolean = () => false): Promise<void> {
-    return this.#inTurn('cards', () => this.makeMissing(stop));
+  /**
+   * Makes the cards that are missing or of an older edition, one job after the other; meanwhile older ones are read. `stop`
+   * ends it between two.
+   */
+  async catchUp(stop: () => boolean = () => false): Promise<void> {
+    // What could not be read by an earlier version, or was put right in the file, may be readable now.
+    await this.rows(`delete from "job_card" where "layout" = ''`);
+    await this.makeMissing(stop);
+    await this.make(await this.jobsWhere(`"edition" <> ${EDITION}`), stop);
   }
 
-  private async makeMissing(stop: () => boolean): Promise<void> {
-    // What could not be read by an earlier version, or was put right in the file, may be readable now.
-    if (!this.#triedAgain) await this.rows(`delete from "job_card" where "layout" = ''`);
-    this.#triedAgain = true;
-    const missing = await this.rows<{ readonly id: string }>(
-      `select "job"."id" from "job" left join "job_card" on "job_id" = "job"."id"
-       where "edition" is null or "edition" <> ?`,
-      [EDITION],
-    );
-    for (const { id } of missing) {
+  /** Makes the cards that were thrown away since somebody asked last. */
+  private makeMissing(stop?: () => boolean): Promise<void> {
+    return this.#inTurn('missing', async () => this.make(await this.jobsWhere('"edition" is null'), stop));
+  }
+
+  private jobsWhere(which: string): Promise<readonly { readonly id: string }[]> {
+    return this.rows(`select "job"."id" from "job" left join "job_card" on "job_id" = "job"."id" where ${which}`);
+  }
+
+  private async make(jobs: readonly { readonly id: string }[], stop: () => boolean = () => false): Promise<void> {
+    for (const { id } of jobs) {
       if (stop()) return;
       await nextTurn();
       try {
-        await this.withJob(id, (job, state) => this.write(job, state));
+        await this.withJob(id, (job, state) => this.writeWhereThereIsRoom(job, state));
       } catch (error) {
         if (!(error instanceof ProblemError && error.kind === 'unreadable')) throw error;
         await this.writeUnreadable(id, error.message);
       }
+    }
+  }
+
+  /** On a full disk nothing is written any more; what is there is read all the same. */
+  private async writeWhereThereIsRoom(job: Job, state: JobState): Promise<void> {
+    try {
+      await this.write(job, state);
+      this.#unwritten.delete(job.id);
+    } catch (error) {
+      if (!isDiskFull(error)) throw error;
+      this.#unwritten.set(job.id, summaryOf(job, state));
     }
   }
 
@@ -83,19 +106,20 @@ export class JobCards {
 
   /** How every job stands, newest first. */
   async summaries(): Promise<readonly JobSummary[]> {
-    await this.catchUp();
+    await this.makeMissing();
     const rows = await this.rows<{ readonly summary: string; readonly aside_at: string | null }>(
       `select "summary", "aside_at" from "job_card" join "job" on "job"."id" = "job_id" order by "created_at" desc`,
     );
-    return rows.map(({ summary, aside_at: aside }): JobSummary => ({
+    const onCards = rows.map(({ summary, aside_at: aside }): JobSummary => ({
       ...(JSON.parse(summary) as JobSummary),
       ...(aside === null ? {} : { aside: true }),
     }));
+    return [...this.#unwritten.values(), ...onCards];
   }
 
   /** What the other jobs on the layout of `job` have to teach: those of the same machine, then the newest. */
   async pastJobs({ id, machine: same, plan }: Job): Promise<readonly PastJob[]> {
-    await this.catchUp();
+    await this.makeMissing();
     const rows = await this.rows<{ readonly machine: string; readonly lessons: string }>(
       `select "machine", "lessons" from "job_card" join "job" on "job"."id" = "job_id"
        where "layout" = ? and "job_id" <> ? order by "machine" = ? desc, "created_at" desc limit ?`,
@@ -109,7 +133,7 @@ export class JobCards {
     const words = wordsAsked(question);
     const match = matchFor(words);
     if (match === '') return [];
-    await this.catchUp();
+    await this.makeMissing();
     const rows = await this.rows<FoundRow>(
       `select "find_line"."job_id", "find_line"."text", "hit", "summary"
        from "find_word" join "find_line" on "find_line"."id" = "find_word"."rowid"
@@ -149,6 +173,7 @@ export class JobCards {
           `insert into "find_line" ("job_id", "text", "hit") values ${some.map(() => '(?, ?, ?)').join(', ')}`,
           some.flatMap(({ text, hit }) => [id, text, JSON.stringify(hit)]),
         );
+        await nextTurn();
       }
     });
   }

@@ -21,6 +21,7 @@ import { EntryRows, JobRows } from '../database/rows.js';
 import { ProblemError } from '../http/problem.js';
 import { DROP_CARD, JobCards } from './job-cards.js';
 import { oneAtATime } from './one-at-a-time.js';
+import { SLICE, slices } from './slices.js';
 import { isUnchecked, type ReadBundle } from './read-bundle.js';
 
 /** A job in memory: as stored, and folded. Nothing else writes to the file, so it is never out of date. */
@@ -363,15 +364,8 @@ function planningOf({ plan, survey, swap, revision }: Job) {
   return { plan, survey, swap, revision };
 }
 
-/** So much of a ledger is gone through before somebody else has a turn. */
-const SLICE = 1_000;
-
 const STORED_ENTRIES = `select "position", "recorded_at" as "recordedAt", "document" from "ledger_entry"
   where "job_id" = ? and "position" > ? order by "position" limit ?`;
-
-function* slices<Item>(items: readonly Item[]): Generator<readonly Item[]> {
-  for (let from = 0; from < items.length; from += SLICE) yield items.slice(from, from + SLICE);
-}
 
 async function areSame(ours: readonly LedgerEntry[], theirs: readonly LedgerEntry[]): Promise<boolean> {
   for (let from = 0; from < ours.length; from += SLICE) {
