@@ -152,6 +152,16 @@ export interface Aside {
 
 export const asideSchema = record<Aside>({ aside: yesOrNo() });
 
+/** What a job that could not be read was put right with. */
+export interface PutRightFrom {
+  /** When the backup was made that the copy is from. */
+  readonly madeAt: string;
+  /** Entries that could not be read. */
+  readonly entries: number;
+  /** How many of those no copy was found of; a note stands in their place. */
+  readonly lost: number;
+}
+
 /** What came after a position, and which revision of the planning it belongs to. */
 export interface LedgerTail {
   readonly entries: readonly LedgerEntry[];

@@ -22,7 +22,9 @@ export async function startVictim(folder, port) {
   child.stderr.on('data', (words) => (seen.log = (seen.log + words).slice(-20_000)));
   const ended = once(child, 'exit');
   const address = `http://127.0.0.1:${port}`;
-  await untilHealthy(address, ended, 60);
+  await untilHealthy(address, ended, 60).catch((error) => {
+    throw new Error(`${error.message} ${seen.log}`);
+  });
   return {
     address,
     seen,

@@ -3,6 +3,7 @@ import express, { type Express } from 'express';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { BackupStatus } from '@brisk/contracts/backup';
+import type { SpareFromBackup } from './backup/spare.js';
 import { backupRoutes } from './backup/routes.js';
 import type { InBackground } from './background/tasks.js';
 import { boltCardRoutes } from './bolt-card/routes.js';
@@ -40,6 +41,8 @@ export interface AppParts {
   /** Where the shop’s devices reach this server; absent: where the request came to. */
   readonly address: string | undefined;
   readonly now: () => Date;
+  /** A copy of a job from the backups, where there is one. */
+  readonly spareOf: (job: string) => Promise<SpareFromBackup | undefined>;
   /** How the backups go. */
   readonly backup: () => BackupStatus;
   /** Turns true when the server is about to stop; nothing new is taken on from then. */
@@ -66,6 +69,7 @@ export function appOf({
   background,
   address,
   now,
+  spareOf,
   backup,
   closing,
 }: AppParts): App {
@@ -91,7 +95,7 @@ export function appOf({
   const photos = new PhotoStore(photoFolder);
   const served = [
     // The most asked for come first.
-    jobRoutes(jobs, cards, shop, photos, background, incomingFolder, now),
+    jobRoutes(jobs, cards, shop, photos, background, spareOf, incomingFolder, now),
     runSheetRoutes(jobs, shop, background, now),
     shopRoutes(shop, background),
     photoRoutes(photos),

@@ -21,6 +21,7 @@ const { app } = appOf({
   webFolder: 'nowhere',
   incomingFolder: '/nowhere',
   room: () => Promise.resolve(0),
+  spareOf: () => Promise.resolve(undefined),
   background: () => Promise.reject(new Error('Nothing is done here')),
   photoFolder: 'nowhere',
   address: undefined,

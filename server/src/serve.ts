@@ -6,6 +6,7 @@ import type { Logger } from 'pino';
 import { appOf } from './app.js';
 import { poolOf, type Pool } from './background/pool.js';
 import { BackupSchedule } from './backup/schedule.js';
+import { spareIn } from './backup/spare.js';
 import { openDatabase } from './database/open.js';
 import { sweepPhotos } from './photos/sweep.js';
 import type { Settings } from './settings.js';
@@ -57,6 +58,7 @@ export async function serve(
     room: room ?? (() => roomOn(settings.dataFolder)),
     address: settings.address,
     now,
+    spareOf: (job) => (settings.backup ? spareIn(settings.backup.into, job) : Promise.resolve(undefined)),
     backup: () => backups?.status() ?? {},
     closing: () => closing,
   });

@@ -99,7 +99,8 @@ describe('an upgrade', () => {
       await server.pause();
       const older = new Database(file);
       older.exec('alter table "job" drop column "aside_at"');
-      older.exec(`delete from mikro_orm_migrations where name = '2026-11-27-set-aside'`);
+      older.exec('drop table "put_right"');
+      older.exec(`delete from mikro_orm_migrations where name >= '2026-11-27'`);
       older.exec('pragma wal_checkpoint(truncate)');
       older.close();
       const upgraded = await TestServer.start(server.folder);

@@ -1,14 +1,23 @@
 import Database from 'libsql';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { JobSummary } from '@brisk/contracts/job';
+import type { Bundle } from '@brisk/contracts/bundle';
+import type { JobSummary, JobWithLedger, PutRightFrom } from '@brisk/contracts/job';
+import { makeBackup } from './backup/make-backup.js';
 import { DATABASE_FILE } from './database/open.js';
 import { entry, newJob, TestServer } from './testing/test-server.js';
 
 let server: TestServer;
+let backups: string;
 beforeEach(async () => {
-  server = await TestServer.start();
+  backups = mkdtempSync(join(tmpdir(), 'brisk-backups-'));
+  server = await TestServer.start(undefined, backups);
 });
-afterEach(() => server.stop());
+afterEach(async () => {
+  await server.stop();
+  rmSync(backups, { recursive: true, force: true });
+});
 
 /** Does something to the file behind the server’s back, and starts it again. */
 async function meddle(statement: string, ...values: readonly string[]): Promise<void> {
@@ -59,6 +68,65 @@ describe('a job that was put right in the file', () => {
     await meddle(`update "job" set "document" = '{' || "document" where "id" = ?`, id);
     expect((await jobs())[0]).toMatchObject({ title: 'Back again', stop: 'plan' });
     expect((await jobs())[0]).not.toHaveProperty('unreadable');
+  });
+});
+
+describe('a job that is put right', () => {
+  const note = (text: string) => entry({ kind: 'noted', text });
+  /** A job with two notes in the backup, one more since, and its document and all its notes but the second damaged. */
+  async function damaged() {
+    const id = await server.begin({ title: 'Broken' });
+    const notes = [note('First'), note('Second'), note('Third')];
+    await server.append(id, 0, notes.slice(0, 2));
+    await makeBackup(server.folder, backups, new Date('2026-03-02T20:00:00.000Z'));
+    await server.append(id, 2, notes.slice(2));
+    const bundle = (await server.get<Bundle>(`/api/jobs/${id}/bundle`)).body;
+    await meddle('drop trigger "ledger_entry_no_update"');
+    const again = `create trigger "ledger_entry_no_update" before update on "ledger_entry"
+      begin select raise(abort, 'the ledger is only ever appended to'); end`;
+    await meddle(`update "ledger_entry" set "document" = '{' where "job_id" = ? and "position" <> 2`, id);
+    await meddle(again);
+    await meddle(`update "job" set "document" = substr("document", 1, 400) where "id" = ?`, id);
+    return { id, notes, bundle };
+  }
+  const texts = async (id: string) => {
+    const { entries } = (await server.get<JobWithLedger>(`/api/jobs/${id}`)).body;
+    return entries.map((one) => (one.kind === 'noted' ? one.text : one.kind));
+  };
+
+  it('has everything that can be read or that a backup has, and says of the rest that it is lost', async () => {
+    const { id, notes } = await damaged();
+    const { status, body } = await server.post<PutRightFrom>(`/api/jobs/${id}/put-right`, {});
+    expect([status, body]).toEqual([200, { madeAt: '2026-03-02T20:00:00.000Z', entries: 2, lost: 1 }]);
+    expect(await texts(id)).toEqual(['First', 'Second', expect.stringMatching(/\(noted\) cannot be read any more/)]);
+    const { entries } = (await server.get<JobWithLedger>(`/api/jobs/${id}`)).body;
+    expect(entries.map((one) => [one.id, one.at, one.by])).toEqual(notes.map((one) => [one.id, one.at, one.by]));
+    expect((await jobs())[0]).toMatchObject({ id, title: 'Broken', position: 3 });
+    expect((await server.append(id, 3, [note('Goes on')])).status).toBe(200);
+    expect((await server.post(`/api/jobs/${id}/put-right`, {})).status).toBe(409);
+    await server.pause();
+    const file = new Database(join(server.folder, DATABASE_FILE));
+    expect(() => file.exec(`update ledger_entry set document = '{}'`)).toThrow(/only ever appended/);
+    const before = file.prepare('select "stored_before" as "text" from "put_right"').all() as { text: string }[];
+    file.close();
+    expect(before[0]?.text).toContain('"document":"{"');
+    await server.restart();
+  });
+
+  it('is put right by a bundle of it as well, whole', async () => {
+    const { id, bundle } = await damaged();
+    expect((await server.post('/api/bundles', bundle)).status).toBe(201);
+    expect(await texts(id)).toEqual(['First', 'Second', 'Third']);
+    expect((await jobs())[0]).not.toHaveProperty('unreadable');
+  });
+
+  it('stays as it is where no backup has it, or none that can be read', async () => {
+    const { id } = await damaged();
+    const [backup] = readdirSync(backups).filter((name) => name.startsWith('2026'));
+    writeFileSync(join(backups, backup ?? '', DATABASE_FILE), 'x'.repeat(5_000));
+    const answer = await server.post(`/api/jobs/${id}/put-right`, {});
+    expect([answer.status, answer.body.detail]).toEqual([404, expect.stringMatching(/No backup holds a copy/)]);
+    expect((await jobs())[0]?.unreadable).toMatch(/no JSON/);
   });
 });
 

@@ -11,6 +11,7 @@ import { ShopDocuments } from './migrations/2026-11-23-shop-documents.js';
 import { JobCards } from './migrations/2026-11-26-job-cards.js';
 import { SetAside } from './migrations/2026-11-27-set-aside.js';
 import { copyBeforeUpgrade } from './upgrade-copy.js';
+import { PutRight } from './migrations/2026-11-27-put-right.js';
 import { EntryRows, JobRows, ShopDocumentRows } from './rows.js';
 
 /** The shop’s data, open and brought up to the present schema. */
@@ -32,6 +33,7 @@ const MIGRATIONS = [
   { name: '2026-11-23-shop-documents', class: ShopDocuments },
   { name: '2026-11-26-job-cards', class: JobCards },
   { name: '2026-11-27-set-aside', class: SetAside },
+  { name: '2026-11-27-put-right', class: PutRight },
 ];
 
 /** The pool opens another connection every few seconds; each of them has to wait for the disk. */

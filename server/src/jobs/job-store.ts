@@ -22,6 +22,8 @@ import { ProblemError } from '../http/problem.js';
 import { DROP_CARD, JobCards } from './job-cards.js';
 import { oneAtATime } from './one-at-a-time.js';
 import { SLICE, slices } from './slices.js';
+import { putRight, type PutRight, type Spare } from './put-right.js';
+import type { StoredEntry, StoredJob } from './stored-job.js';
 import { isUnchecked, type ReadBundle } from './read-bundle.js';
 
 /** A job in memory: as stored, and folded. Nothing else writes to the file, so it is never out of date. */
@@ -30,20 +32,6 @@ interface LiveJob {
   readonly state: JobState;
   /** Position by id of an entry; grows with the ledger, once what is written is on the disk. */
   readonly positions: Map<string, number>;
-}
-
-/** An entry as the file has it. */
-export interface StoredEntry {
-  readonly position: number;
-  readonly recordedAt: string;
-  readonly document: string;
-}
-
-/** A job as the file has it, its documents as text. */
-export interface StoredJob {
-  readonly format: 'brisk-ledger-as-stored';
-  readonly job: { readonly id: string; readonly createdAt: string; readonly document: string };
-  readonly entries: readonly StoredEntry[];
 }
 
 /** Why what is stored of a job cannot be read, for whoever has to deal with it. */
@@ -152,6 +140,10 @@ export class JobStore {
     const { job: given, ledger } = read.bundle;
     const { unchecked: _elsewhere, ...asGiven } = given;
     return this.#inTurn(given.id, async () => {
+      if (await this.isUnreadable(given.id)) {
+        const { job, instead } = await this.putRight(given.id, { job: asGiven, ledger });
+        return { job, written: instead.size };
+      }
       const stored = await this.find(given.id);
       // Whether it was checked is for this shop to say.
       if (stored) return this.mergeIn(stored, { ...asGiven, ...(stored.unchecked ? { unchecked: true } : {}) }, ledger);
@@ -321,6 +313,45 @@ export class JobStore {
     return { row, rows };
   }
 
+  /**
+   * Makes a job that cannot be read readable with a copy of it; see {@link putRight}. Throws `exists` where it can be read.
+   */
+  async putRightFrom(id: string, spare: Spare): Promise<PutRight> {
+    return this.#inTurn(id, async () => {
+      if (!(await this.isUnreadable(id)))
+        throw new ProblemError('exists', 'This job can be read; there is nothing to put right. Nothing was changed.');
+      return this.putRight(id, spare);
+    });
+  }
+
+  private async putRight(id: string, spare: Spare): Promise<PutRight> {
+    const stored = await this.asStored(id);
+    const right = putRight(stored, spare);
+    await this.database.fork().transactional(async (em) => {
+      await em.execute('insert into "put_right" ("job_id", "at", "stored_before") values (?, ?, ?)', [
+        id,
+        this.now().toISOString(),
+        JSON.stringify(stored),
+      ]);
+      await em.nativeUpdate(JobRows, { id }, { document: JSON.stringify(right.job) });
+      await rewrite(em, id, right.instead);
+      await JobCards.drop(em, id);
+    });
+    this.#live.delete(id);
+    return right;
+  }
+
+  private async isUnreadable(id: string): Promise<boolean> {
+    try {
+      await this.load(id);
+      return false;
+    } catch (error) {
+      if (error instanceof ProblemError && error.kind === 'unreadable') return true;
+      if (error instanceof ProblemError && error.kind === 'not-found') return false;
+      throw error;
+    }
+  }
+
   /** What is stored of a job, as it is, whether anybody can read it or not. Throws `not-found`. */
   async asStored(id: string): Promise<StoredJob> {
     const { row, rows } = await this.stored(id);
@@ -364,7 +395,7 @@ function planningOf({ plan, survey, swap, revision }: Job) {
   return { plan, survey, swap, revision };
 }
 
-const STORED_ENTRIES = `select "position", "recorded_at" as "recordedAt", "document" from "ledger_entry"
+const STORED_ENTRIES = `select "position", "id", "kind", "at", "by", "recorded_at" as "recordedAt", "document" from "ledger_entry"
   where "job_id" = ? and "position" > ? order by "position" limit ?`;
 
 async function areSame(ours: readonly LedgerEntry[], theirs: readonly LedgerEntry[]): Promise<boolean> {
@@ -374,6 +405,21 @@ async function areSame(ours: readonly LedgerEntry[], theirs: readonly LedgerEntr
     await nextTurn();
   }
   return true;
+}
+
+/** Puts entries in the place of those that cannot be read. Nothing else ever changes a ledger, and a trigger sees to that. */
+async function rewrite(em: SqlEntityManager, job: string, instead: ReadonlyMap<number, LedgerEntry>): Promise<void> {
+  const [trigger] = await em.execute<{ readonly sql: string }[]>(
+    `select "sql" from "sqlite_master" where "name" = 'ledger_entry_no_update'`,
+  );
+  if (trigger) await em.execute('drop trigger "ledger_entry_no_update"');
+  for (const [position, entry] of instead)
+    await em.execute('update "ledger_entry" set "document" = ? where "job_id" = ? and "position" = ?', [
+      JSON.stringify(entry),
+      job,
+      position,
+    ]);
+  if (trigger) await em.execute(trigger.sql);
 }
 
 /** Rows in one insert, within what SQLite takes as parameters. */

@@ -85,6 +85,20 @@ export const putJobsAside: Json = {
   responses: { 200: answer('How it is now.', { type: 'object' }), 404: problem('No such job.') },
 };
 
+export const postJobsPutRight: Json = {
+  summary: 'Put a job that cannot be read right with a copy from the newest backup that has one',
+  parameters: [jobParameter],
+  responses: {
+    200: answer('It can be read again; what was stored before is kept beside it.', {
+      type: 'object',
+      required: ['madeAt', 'entries', 'lost'],
+      properties: { madeAt: { type: 'string' }, entries: { type: 'integer' }, lost: { type: 'integer' } },
+    }),
+    404: problem('There is no such job, or no copy of it that can be read.'),
+    409: problem('It can be read; there is nothing to put right.'),
+  },
+};
+
 export const getJobsAsStored: Json = {
   summary: 'What is stored of a job, as text, whether it can be read or not',
   parameters: [jobParameter],

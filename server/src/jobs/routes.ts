@@ -8,6 +8,7 @@ import {
   type LayoutSummary,
   type LedgerTail,
   type NewJob,
+  type PutRightFrom,
 } from '@brisk/contracts/job';
 import type { ShopTemplate } from '@brisk/contracts/shop';
 import { MapError } from '@brisk/core/connection-map';
@@ -19,6 +20,7 @@ import { lookAtOf } from '@brisk/core/survey';
 import { rm } from 'node:fs/promises';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Request } from 'express';
+import type { SpareFromBackup } from '../backup/spare.js';
 import type { InBackground } from '../background/tasks.js';
 import {
   bodyOf,
@@ -51,6 +53,8 @@ export function jobRoutes(
   shop: ShopStore,
   photos: PhotoStore,
   background: InBackground,
+  /** A copy of a job from before, where there is one. */
+  spareOf: (job: string) => Promise<SpareFromBackup | undefined>,
   /** Where a file stays while it is looked at, on the disk of the photos. */
   incoming: string,
   now: () => Date,
@@ -113,6 +117,19 @@ export function jobRoutes(
     const stored = await store.asStored(jobIn(request));
     response.attachment(`${stored.job.id}.as-stored.json`);
     response.json(stored);
+  });
+
+  api.post('/jobs/:job/put-right', docs.postJobsPutRight, ...jsonBody(LARGEST_BODY), async (request, response) => {
+    const id = jobIn(request);
+    const spare = await spareOf(id);
+    if (!spare)
+      throw new ProblemError(
+        'not-found',
+        'No backup holds a copy of this job that can be read. A bundle of it, saved here or on another device before, puts it right when it is taken in.',
+      );
+    const { instead, lost } = await store.putRightFrom(id, spare);
+    const done: PutRightFrom = { madeAt: spare.madeAt, entries: instead.size, lost };
+    response.json(done);
   });
 
   const bundleOf = async (id: string): Promise<Bundle> => {

@@ -20,13 +20,17 @@ export interface Answer<Body = unknown> {
 
 /** A real server on a port of its own and a real database file in a folder of its own. */
 export class TestServer {
+  #paused = false;
+
   private constructor(
     readonly folder: string,
+    private readonly backupsIn: string | undefined,
     private running: Running,
   ) {}
 
-  static async start(folder = mkdtempSync(join(tmpdir(), 'brisk-'))): Promise<TestServer> {
-    return new TestServer(folder, await serveOn(folder));
+  /** `backupsIn`: where its backups are looked for. */
+  static async start(folder = mkdtempSync(join(tmpdir(), 'brisk-')), backupsIn?: string): Promise<TestServer> {
+    return new TestServer(folder, backupsIn, await serveOn(folder, backupsIn));
   }
 
   get address(): string {
@@ -35,17 +39,19 @@ export class TestServer {
 
   /** Stops the server and starts another on the same data. */
   async restart(): Promise<void> {
-    await this.running.stop();
-    this.running = await serveOn(this.folder);
+    await this.pause();
+    this.running = await serveOn(this.folder, this.backupsIn);
+    this.#paused = false;
   }
 
   /** Stops the server and leaves its data where it is. */
   async pause(): Promise<void> {
-    await this.running.stop();
+    if (!this.#paused) await this.running.stop();
+    this.#paused = true;
   }
 
   async stop(): Promise<void> {
-    await this.running.stop();
+    await this.pause();
     rmSync(this.folder, { recursive: true, force: true });
   }
 
@@ -109,8 +115,9 @@ const IN_THIS_THREAD: Pool = {
 /** Nobody’s request takes longer in a test. */
 const FINISH_WITHIN_MS = 500;
 
-async function serveOn(dataFolder: string): Promise<Running> {
-  const settings = { host: '127.0.0.1', port: 0, dataFolder, logLevel: 'silent' };
+async function serveOn(dataFolder: string, backupsIn: string | undefined): Promise<Running> {
+  const backup = backupsIn === undefined ? {} : { backup: { into: backupsIn, everyHours: 700 } };
+  const settings = { host: '127.0.0.1', port: 0, dataFolder, logLevel: 'silent', ...backup };
   return serve(settings, '/nowhere', pino({ level: 'silent' }), {
     finishWithinMs: FINISH_WITHIN_MS,
     pool: IN_THIS_THREAD,

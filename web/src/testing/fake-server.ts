@@ -13,6 +13,7 @@ import {
   type LedgerTail,
   type NewJob,
   type Planning,
+  type PutRightFrom,
 } from '@brisk/contracts/job';
 import type { JobHits, KeptPhoto } from '@brisk/contracts/house';
 import type { Problem, ProblemKind } from '@brisk/contracts/problem';
@@ -68,6 +69,7 @@ export class FakeServer implements Pick<
   | 'append'
   | 'jobs'
   | 'begin'
+  | 'putRight'
   | 'setAside'
   | 'backup'
   | 'asStoredAddress'
@@ -276,6 +278,13 @@ export class FakeServer implements Pick<
 
   backup(): Observable<BackupStatus> {
     return this.answer(() => this.backedUp);
+  }
+
+  putRight(id: string): Observable<PutRightFrom> {
+    return this.answer(() => {
+      this.summaries = this.summaries.map(({ unreadable: _before, ...job }) => job);
+      return { madeAt: '2026-03-02T20:00:00.000Z', entries: id === '2' ? 2 : 0, lost: id === '2' ? 1 : 0 };
+    });
   }
 
   setAside(id: string, aside: boolean): Observable<unknown> {

@@ -11,6 +11,7 @@ import type {
   JobWithLedger,
   LedgerTail,
   NewJob,
+  PutRightFrom,
   Planning,
 } from '@brisk/contracts/job';
 import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep, ToolList } from '@brisk/contracts/shop';
@@ -43,6 +44,11 @@ export class Api {
   /** How the backups go. */
   backup(): Observable<BackupStatus> {
     return this.http.get<BackupStatus>('/api/backup');
+  }
+
+  /** Has a job that cannot be read put right from the backups. */
+  putRight(id: string): Observable<PutRightFrom> {
+    return this.http.post<PutRightFrom>(`/api/jobs/${encodeURIComponent(id)}/put-right`, {});
   }
 
   /** Sets a job aside, or takes it back. */

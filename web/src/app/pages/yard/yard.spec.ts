@@ -105,7 +105,7 @@ describe('the yard', () => {
   });
 
   it('shows a time that is none as it was written, and a job that cannot be read as a line that says so', async () => {
-    const { element, text } = await open([
+    const { element, fixture, text } = await open([
       job({ id: '1', title: 'Odd days', dueOn: '2026-99-99', lastEntryAt: '2026-13-45T99:99:99.000Z' }),
       job({ id: '2', title: 'Damaged', unreadable: 'What is stored of this job is damaged.' }),
     ]);
@@ -113,6 +113,12 @@ describe('the yard', () => {
     expect(text()).toContain('Damaged');
     expect(text()).toContain('▲ What is stored of this job is damaged. Nothing of it is thrown away.');
     expect(element.querySelector('a[download]')?.getAttribute('href')).toBe('/api/jobs/2/as-stored');
+    pressable(element, 'Put it right from a backup').click();
+    await tick(20);
+    fixture.detectChanges();
+    expect(text()).toMatch(/Damaged can be read again, from the backup of 2 Mar \d\d:00/);
+    expect(text()).toContain('2 entries could not be read, 1 of them lost and noted as such.');
+    expect(text()).not.toContain('Nothing of it is thrown away');
   });
 
   it('sets a finished job aside and takes it back', async () => {

@@ -105,6 +105,19 @@ export class Yard {
     }
   }
 
+  /** Puts a job that cannot be read right from the backups. */
+  protected async putRight({ id, title }: JobSummary): Promise<void> {
+    try {
+      const { madeAt, entries, lost } = await firstValueFrom(this.api.putRight(id));
+      const what = `${title} can be read again, from the backup of ${moment(madeAt, 'd MMM HH:mm')}`;
+      const instead = entries > 0 ? `: ${several(entries, 'entry', 'entries')} could not be read` : '';
+      this.taking.set(`${what}${instead}${lost > 0 ? `, ${lost} of them lost and noted as such` : ''}.`);
+      this.again.next();
+    } catch (error) {
+      this.taking.set(problemWords(error));
+    }
+  }
+
   protected async takeIn([file]: readonly File[]): Promise<void> {
     if (!file) return;
     this.taking.set(`Taking in ${file.name}…`);
