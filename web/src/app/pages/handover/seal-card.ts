@@ -36,6 +36,12 @@ import { format } from 'date-fns';
     }
   `,
   styles: `
+    :host {
+      display: flex;
+      flex-direction: column;
+      gap: 0.75rem;
+    }
+
     .figure {
       display: flex;
       flex-wrap: wrap;
