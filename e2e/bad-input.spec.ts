@@ -173,7 +173,7 @@ test('a broken bundle is refused in words and nothing is taken in', async ({ pag
   await bring('short.json', '{"format":"brisk-ledger-job","version":1,');
   await expect(page.getByText(/breaks off or is not a job bundle/)).toBeVisible();
   await bring('newer.json', '{"format":"brisk-ledger-job","version":9}');
-  await expect(page.getByText(/version 9.*reads up to version 3/)).toBeVisible();
+  await expect(page.getByText(/version 9.*reads up to version 4/)).toBeVisible();
   await bring('other.json', '{"a":1}');
   await expect(page.getByText(/not a job bundle of ours/)).toBeVisible();
   expect(await page.getByRole('listitem').count()).toBeGreaterThanOrEqual(before);

@@ -20,7 +20,7 @@ export async function fuzz(over, seed, progress) {
   const folder = mkdtempSync(join(tmpdir(), 'brisk-fuzz-'));
   const random = randomFrom(seed);
   const count = { requests: 0, serverErrors: 0, deaths: 0, longestBlockMs: 0, mostMemoryMb: 0, worst: [] };
-  let server = await startVictim(folder, 4392);
+  let server = await startVictim(folder, 4382);
   const agent = new Agent({ keepAlive: true, maxSockets: AT_ONCE });
   try {
     const world = await worldOf(server.address, random);

@@ -20,7 +20,7 @@ export async function kills(over, seed, progress) {
   const count = { kills: 0, acknowledged: 0, lost: 0, doubled: 0, halves: 0 };
   try {
     while (!over(count.kills)) {
-      const server = await startVictim(folder, 4391);
+      const server = await startVictim(folder, 4381);
       await look(server.address, record, count, folder);
       let killed = false;
       const writers = WRITERS.map((write) => writeUntil(() => killed, write, server.address, record, random));
@@ -31,7 +31,7 @@ export async function kills(over, seed, progress) {
       count.kills += 1;
       if (count.kills % 20 === 0) progress(count);
     }
-    const last = await startVictim(folder, 4391);
+    const last = await startVictim(folder, 4381);
     await look(last.address, record, count, folder, true);
     await last.stop();
     count.acknowledged = record.acknowledged;

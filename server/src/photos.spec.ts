@@ -157,6 +157,20 @@ describe('what is kept of a picture', () => {
     expect(await sharp(bytes).metadata()).toMatchObject({ width: 64, height: 48 });
   });
 
+  it('is what it was, with the colours a browser says of it, and without those a camera might', async () => {
+    const profile = Buffer.alloc(400);
+    profile.writeUInt32BE(400, 0);
+    profile.write('acsp', 36, 'latin1');
+    const said = (body: Buffer) => {
+      const words = Buffer.concat([Buffer.from('ICC_PROFILE\0\x01\x01', 'latin1'), body]);
+      return Buffer.concat([Buffer.from([0xff, 0xe2, (words.length + 2) >> 8, (words.length + 2) & 255]), words]);
+    };
+    const file = await jpeg();
+    expect(isBareJpeg(afterStart(file, said(profile)))).toBe(true);
+    for (const other of [Buffer.concat([profile, Buffer.from('53.1 N')]), profile.subarray(0, 100), Buffer.alloc(400)])
+      expect(isBareJpeg(afterStart(file, said(other)))).toBe(false);
+  });
+
   it('is what it was, however a picture of our own is coded', async () => {
     for (const options of [{ progressive: true }, { mozjpeg: true }, { chromaSubsampling: '4:4:4' }, { quality: 100 }])
       expect([options, isBareJpeg(await painted(300, 200).jpeg(options).toBuffer())]).toEqual([options, true]);

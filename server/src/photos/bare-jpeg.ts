@@ -6,10 +6,13 @@ const SCAN = 0xda;
 const OF_THE_PICTURE = new Set([0xdb, 0xc4, 0xdd, 0xc0, 0xc1, 0xc2]);
 const JFIF = 0xe0;
 const ADOBE = 0xee;
+const PROFILE = 0xe2;
+/** A browser writes the profile of its colours, which is as short as this; a camera’s own may be anything. */
+const LONGEST_PROFILE = 4_096;
 
 /**
  * Whether `bytes` are one JPEG with nothing beside the picture (ITU-T T.81, B.1 and B.2): no comment, no note of camera,
- * time or place, no small copy, no second picture, and nothing behind its end.
+ * time or place, no small copy, no second picture, and nothing behind its end. The colours may be said (ICC.1, B.4).
  */
 export function isBareJpeg(bytes: Uint8Array): boolean {
   if (bytes[0] !== MARK || bytes[1] !== START) return false;
@@ -31,7 +34,19 @@ export function isBareJpeg(bytes: Uint8Array): boolean {
 function isPlainHeader(mark: number, body: Uint8Array): boolean {
   const says = (word: string) => word === String.fromCharCode(...body.subarray(0, word.length));
   if (mark === JFIF) return body.length === 14 && says('JFIF\0') && body[12] === 0 && body[13] === 0;
+  if (mark === PROFILE) return says('ICC_PROFILE\0\x01\x01') && isProfile(body.subarray(14));
   return mark === ADOBE && body.length === 12 && says('Adobe');
+}
+
+/** A whole colour profile, and not more: it says its own length first, and what it is in its 36th byte. */
+function isProfile(body: Uint8Array): boolean {
+  const says = new DataView(body.buffer, body.byteOffset, body.byteLength);
+  return (
+    body.length >= 128 &&
+    body.length <= LONGEST_PROFILE &&
+    says.getUint32(0) === body.length &&
+    says.getUint32(36) === 0x61637370
+  );
 }
 
 /** Where the mark stands that ends the coded lines beginning at `from`: padding and restarts are of the lines. */
