@@ -4,3 +4,4 @@
  */
 export type { PhotoMark, PhotoMarkKind, PinnedTo, PointOnPhoto } from './mark.js';
 export { PHOTO_MARKS } from './mark.js';
+export { bareJpeg, isBareJpeg } from './bare-jpeg.js';

@@ -2,11 +2,11 @@ import { createHash, randomUUID } from 'node:crypto';
 import { mkdir, open, readFile, rename, rm, stat } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { KeptPhoto } from '@brisk/contracts/house';
+import { isBareJpeg } from '@brisk/core/photos';
 import sharp from 'sharp';
 import { isDiskFull } from '../http/disk-full.js';
 import { ProblemError } from '../http/problem.js';
 import { oneAtATime } from '../jobs/one-at-a-time.js';
-import { isBareJpeg } from './bare-jpeg.js';
 import { hashOf, photoPath, photosIn, toDisk } from './photo-files.js';
 
 /** Longest edge of a kept picture: enough to read a casting mark on it, and not more. */

@@ -1,3 +1,4 @@
+import { bareJpeg } from '@brisk/core/photos';
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 
@@ -27,7 +28,10 @@ export async function tidied(file: Blob): Promise<TidiedPhoto> {
   if (!pen) throw new Error('This browser cannot draw pictures.');
   pen.drawImage(bitmap, 0, 0, widthPx, heightPx);
   bitmap.close();
-  const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
-  const photo = bytesToHex(sha256(new Uint8Array(await blob.arrayBuffer())));
-  return { photo, blob, widthPx, heightPx };
+  const drawn = await canvas.convertToBlob({ type: 'image/jpeg', quality: QUALITY });
+  const bytes = new Uint8Array(await drawn.arrayBuffer());
+  // Some browsers write notes of their own into it; the server would take those away, and call it something else.
+  const bare = bareJpeg(bytes) ?? bytes;
+  const blob = new Blob([new Uint8Array(bare)], { type: 'image/jpeg' });
+  return { photo: bytesToHex(sha256(bare)), blob, widthPx, heightPx };
 }
