@@ -80,6 +80,20 @@ describe('printed', () => {
       const pages = pagesOf(await pdfOf(document));
       expect(pages).toBeGreaterThanOrEqual(2);
       expect(pages).toBeLessThanOrEqual(3);
+      const head = (unchecked: boolean) => {
+        const sheet = sheetDocument(
+          { ...job, unchecked },
+          state,
+          'back',
+          planned(state, 'back', crew, undefined),
+          printed,
+        );
+        return typeof sheet.header === 'function' ? wordsOf(sheet.header(1, 2, {} as never) ?? '') : '';
+      };
+      expect([head(true), head(false)].map((words) => words.includes('nobody here has checked'))).toEqual([
+        true,
+        false,
+      ]);
       // What was reckoned to fit does: nothing runs over onto a page of its own.
       expect((document.content as unknown[]).length).toBe(pages);
     },

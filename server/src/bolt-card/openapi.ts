@@ -1,4 +1,4 @@
-import { problem, jobParameter, pdf, type Json } from '../http/openapi-words.js';
+import { overload, problem, jobParameter, pdf, type Json } from '../http/openapi-words.js';
 
 /* What is said of these routes in the OpenAPI document. */
 
@@ -9,5 +9,6 @@ export const getJobsBoltCardsOne: Json = {
     200: pdf('The card, on as many sheets as it needs.'),
     404: problem('No such joint, or none of its fasteners are known.'),
     422: problem('It would need too many sheets.'),
+    ...overload,
   },
 };

@@ -23,3 +23,9 @@ export const pdf = (description: string): Json => ({
   description,
   content: { 'application/pdf': { schema: { type: 'string' } } },
 });
+
+/** What comes of work that takes long, where there is too much of it. */
+export const overload: Readonly<Record<number, Json>> = {
+  429: problem('This device asks for more of it than it may in a minute.'),
+  503: problem('The server has its hands full; come again after as many seconds as `Retry-After` says.'),
+};

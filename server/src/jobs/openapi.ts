@@ -1,4 +1,4 @@
-import { answer, jsonOf, problem, ref, jobParameter, ledger, type Json } from '../http/openapi-words.js';
+import { answer, jsonOf, overload, problem, ref, jobParameter, ledger, type Json } from '../http/openapi-words.js';
 
 /* What is said of these routes in the OpenAPI document. */
 
@@ -132,5 +132,7 @@ export const postBundles: Json = {
     409: problem('It is here already and differs.'),
     413: problem('It is too large.'),
     422: problem('It is not right.'),
+    ...overload,
+    507: problem('The disk of the server is full.'),
   },
 };

@@ -1,6 +1,6 @@
 import { LABEL_KINDS } from '@brisk/core/labels';
 import { LABEL_STOCKS } from './label-sheet.js';
-import { problem, jobParameter, pdf, type Json } from '../http/openapi-words.js';
+import { overload, problem, jobParameter, pdf, type Json } from '../http/openapi-words.js';
 
 const labelKind: Json = { name: 'of', in: 'query', required: false, schema: { enum: LABEL_KINDS, default: 'tag' } };
 const labelStock: Json = {
@@ -24,6 +24,7 @@ export const getJobsLabelsPdf: Json = {
     200: pdf('The labels.'),
     404: problem('There is nothing to print a label for.'),
     422: problem('Something asked for is not to be had.'),
+    ...overload,
   },
 };
 
@@ -35,5 +36,5 @@ export const getLabelsRollPdf: Json = {
     { name: 'from', in: 'query', required: false, schema: { type: 'integer', minimum: 1, default: 1 } },
     { name: 'count', in: 'query', required: false, schema: { type: 'integer', minimum: 1, maximum: 500 } },
   ],
-  responses: { 200: pdf('The labels.'), 422: problem('Something asked for is not to be had.') },
+  responses: { 200: pdf('The labels.'), 422: problem('Something asked for is not to be had.'), ...overload },
 };

@@ -1,4 +1,4 @@
-import { answer, problem, type Json } from '../http/openapi-words.js';
+import { answer, overload, problem, type Json } from '../http/openapi-words.js';
 
 const pictureOf = (summary: string): Json => ({
   summary,
@@ -30,6 +30,7 @@ export const postPhotos: Json = {
     }),
     413: problem('It is too large.'),
     422: problem('It is no picture, or was cut short.'),
+    ...overload,
     507: problem('The disk of the server is full.'),
   },
 };

@@ -1,4 +1,4 @@
-import { problem, jobParameter, type Json } from '../http/openapi-words.js';
+import { overload, problem, jobParameter, type Json } from '../http/openapi-words.js';
 
 /* What is said of these routes in the OpenAPI document. */
 
@@ -20,5 +20,6 @@ export const getJobsRunSheetPdf: Json = {
     200: { description: 'The sheet.', content: { 'application/pdf': { schema: { type: 'string' } } } },
     404: problem('No such job.'),
     422: problem('There is no such half or no such time zone.'),
+    ...overload,
   },
 };
