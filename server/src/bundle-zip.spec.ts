@@ -72,22 +72,14 @@ describe('a bundle with its photos', () => {
     ],
     [
       'with more than it says it holds',
-      () => zipSync({ 'job.brisk.json': new Uint8Array(30_000_000) }),
+      () => zipSync({ 'job.brisk.json': new Uint8Array(25_000_000) }, { level: 1 }),
       413,
       /more in that file than this takes/,
     ],
     [
-      'with pictures of nothing that fill the memory',
+      'with a picture of nothing that fills the memory',
       (whole: Uint8Array) =>
-        zipSync({
-          ...unzipSync(whole),
-          ...Object.fromEntries(
-            Array.from({ length: 40 }, (_, index) => [
-              `photos/${String(index).padStart(64, '0')}.jpg`,
-              new Uint8Array(2_000_000),
-            ]),
-          ),
-        }),
+        zipSync({ ...unzipSync(whole), [`photos/${'0'.repeat(64)}.jpg`]: new Uint8Array(2_000_000) }, { level: 1 }),
       413,
       /more in that file than this takes/,
     ],

@@ -32,14 +32,20 @@ export function healthRoutes(database: OpenDatabase, room: () => Promise<number>
 /** What the server says of itself: the document of all that is `served`, and the schema of a bundle. */
 export function documentRoutes(served: readonly ApiRouter[]): ApiRouter {
   const api = apiRouter();
-  const schema = bundleJsonSchema();
   const json = (summary: string) => ({ summary, responses: { 200: answer('As JSON.', { type: 'object' }) } });
+  const schema = whenAsked(bundleJsonSchema);
+  const document = whenAsked(() => openApiDocument(Object.assign({}, ...[...served, api].map(({ paths }) => paths))));
   api.get('/openapi.json', json('This document'), (_request, response) => {
-    response.json(document);
+    response.json(document());
   });
   api.get('/job-bundle.schema.json', json('The JSON Schema of a job bundle'), (_request, response) => {
-    response.json(schema);
+    response.json(schema());
   });
-  const document = openApiDocument(Object.assign({}, ...[...served, api].map(({ paths }) => paths)));
   return api;
+}
+
+/** What `make` gives, made once, when it is first asked for: a start does not wait for what few ask for. */
+function whenAsked<T>(make: () => T): () => T {
+  let made: { readonly value: T } | undefined;
+  return () => (made ??= { value: make() }).value;
 }
