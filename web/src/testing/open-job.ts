@@ -66,22 +66,33 @@ export function jobProviders(server: FakeServer) {
   ];
 }
 
+/** The careful crew at work, as far as any test has needed it: every state it came to, and what it wrote to get there. */
+const worked: { readonly states: JobState[]; readonly entries: LedgerEntry[][] } = {
+  states: [foldLedger(testJob.plan, [])],
+  entries: [[]],
+};
+
 /** Entries of a careful crew that has worked until `until`. */
 export function workedUntil(until: (state: JobState) => boolean): LedgerEntry[] {
-  let state = foldLedger(testJob.plan, []);
-  const entries: LedgerEntry[] = [];
-  while (!until(state)) {
-    const bodies: readonly EntryBody[] = entriesForNext(state);
-    if (bodies.length === 0) throw new Error('Nothing is left to do.');
-    for (const body of bodies) {
-      const entry = theirEntry(body);
-      const [refusal] = canApply(state, entry);
-      if (refusal) throw new Error(refusal.words);
-      state = extend(state, [entry]);
-      entries.push(entry);
-    }
+  for (let step = 0; ; step += 1) {
+    const state = worked.states[step] ?? workOn();
+    if (until(state)) return worked.entries.slice(0, step + 1).flat();
   }
-  return entries;
+}
+
+function workOn(): JobState {
+  let state = worked.states.at(-1) ?? foldLedger(testJob.plan, []);
+  const bodies: readonly EntryBody[] = entriesForNext(state);
+  if (bodies.length === 0) throw new Error('Nothing is left to do.');
+  const entries = bodies.map(theirEntry);
+  for (const entry of entries) {
+    const [refusal] = canApply(state, entry);
+    if (refusal) throw new Error(refusal.words);
+    state = extend(state, [entry]);
+  }
+  worked.states.push(state);
+  worked.entries.push(entries);
+  return state;
 }
 
 /** Opens `view` on the test job with `entries` in its ledger. */
