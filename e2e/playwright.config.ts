@@ -5,7 +5,8 @@ const port = 4391;
 export default defineConfig({
   testDir: '.',
   fullyParallel: true,
-  workers: 2,
+  // One more than the cores of a small machine: each of them waits for a page or the server now and then.
+  workers: 3,
   timeout: 60_000,
   expect: { timeout: 10_000 },
   forbidOnly: true,

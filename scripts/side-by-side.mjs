@@ -2,10 +2,10 @@ import { spawn } from 'node:child_process';
 import { root, say } from './say.mjs';
 
 /**
- * Works off `tasks`, two at a time, each as soon as those it `needs` are done, in their order where there is a choice.
+ * Works off `tasks`, `slots` at a time, each as soon as those it `needs` are done, in their order where there is a choice.
  * What a task prints is shown when it fails; the others are stopped then.
  */
-export async function sideBySide(tasks, slots = 2) {
+export async function sideBySide(tasks, slots) {
   const done = new Set();
   const running = new Map();
   const waiting = [...tasks];
