@@ -7,9 +7,6 @@ import { built, ensureInstalled, isBuilt, TSC } from './prepare.mjs';
 import { root, run, say } from './say.mjs';
 import { sideBySide } from './side-by-side.mjs';
 
-// Short-lived data has room enough not to be tidied away again and again.
-process.env.NODE_OPTIONS = `${process.env.NODE_OPTIONS ?? ''} --max-semi-space-size=64`.trim();
-
 await ensureInstalled();
 const chromium = ensureChromium();
 const reports = mkdtempSync(join(tmpdir(), 'brisk-reports-'));
