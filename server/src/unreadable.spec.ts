@@ -54,6 +54,13 @@ describe('a job that cannot be read', () => {
     const stored = await server.get<{ entries: { document: string }[] }>(`/api/jobs/${broken}/as-stored`);
     expect(stored.body.entries).toHaveLength(1);
     expect((await server.get('/api/find?q=scratch')).status).toBe(200);
+    for (const asked of [
+      server.get(`/api/jobs-by-code/${broken.slice(0, 8)}`),
+      server.post('/api/jobs', newJob({ id: broken })),
+      server.get(`/api/jobs/${broken}/bundle`),
+      server.get(`/api/jobs/${broken}/run-sheet.pdf`),
+    ])
+      expect((await asked).status).toBeLessThan(500);
     expect((await server.put(`/api/jobs/${broken}/aside`, { aside: true })).status).toBe(200);
     expect((await jobs()).find(({ id }) => id === broken)?.aside).toBe(true);
   });

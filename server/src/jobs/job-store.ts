@@ -2,8 +2,6 @@ import { setImmediate as nextTurn } from 'node:timers/promises';
 import { isDeepStrictEqual } from 'node:util';
 import { jobCode } from '@brisk/core/labels';
 import { LRUCache } from 'lru-cache';
-import { UniqueConstraintViolationException } from '@mikro-orm/core';
-import type { SqlEntityManager } from '@mikro-orm/libsql';
 import {
   revisionOf,
   type Append,
@@ -17,13 +15,14 @@ import { MapError } from '@brisk/core/connection-map';
 import { canApply, extend, foldLedger, lostBy, startOf, type JobState, type LedgerEntry } from '@brisk/core/ledger';
 import type { OpenDatabase } from '../database/open.js';
 import { plain } from '../database/plain.js';
-import { EntryRows, JobRows } from '../database/rows.js';
+import { JobRows } from '../database/rows.js';
 import { ProblemError } from '../http/problem.js';
-import { DROP_CARD, JobCards } from './job-cards.js';
+import { JobCards } from './job-cards.js';
+import { insertFew, insertMany, rewrite, rowsOf, storedEntries } from './ledger-rows.js';
 import { oneAtATime } from './one-at-a-time.js';
 import { SLICE, slices } from './slices.js';
 import { putRight, type PutRight, type Spare } from './put-right.js';
-import type { StoredEntry, StoredJob } from './stored-job.js';
+import type { StoredJob } from './stored-job.js';
 import { isUnchecked, type ReadBundle } from './read-bundle.js';
 
 /** A job in memory: as stored, and folded. Nothing else writes to the file, so it is never out of date. */
@@ -47,6 +46,8 @@ function unreadableWords(error: unknown): string {
  */
 const MOST_IN_MEMORY = { jobs: 24, entries: 150_000 } as const;
 const EMPTY_JOB = 500;
+/** So many entries at most come with one request of a crew; more come with a bundle. */
+const FEW = 200;
 
 /** Keeps jobs and their ledgers: one writer at a time for each job, everything on disk before it is answered. */
 export class JobStore {
@@ -65,7 +66,7 @@ export class JobStore {
   /** The job whose id begins with `code`, as labels name it; undefined where there is none. */
   async byCode(code: string): Promise<Job | undefined> {
     const row = await this.database.fork().findOne(JobRows, { id: { $like: `${code}%` } });
-    return row && jobCode(row.id) === code ? (JSON.parse(row.document) as Job) : undefined;
+    return row && jobCode(row.id) === code ? jobOf(row.document) : undefined;
   }
 
   /** One job, folded. Throws `not-found`. */
@@ -216,72 +217,36 @@ export class JobStore {
   private async write(before: LiveJob, live: LiveJob, entries: readonly LedgerEntry[]): Promise<void> {
     const { job, state, positions } = live;
     let reached = state;
-    for (const entry of entries) {
+    for (const [index, entry] of entries.entries()) {
       const [refusal] = canApply(reached, entry);
       if (refusal) throw new ProblemError('refused', `${refusal.words} Nothing was written.`);
       reached = extend(reached, [entry]);
+      // What a bundle brings may be long.
+      if (index % 50 === 49) await nextTurn();
     }
     const planned = live.job !== before.job;
     if (!planned && entries.length === 0) return;
     if (planned || entries.length > FEW)
       await this.database.fork().transactional(async (em) => {
         if (planned) await em.nativeUpdate(JobRows, { id: job.id }, { document: JSON.stringify(job) });
-        await this.insertEntries(em, job.id, state.position, entries);
+        await insertMany(em, this.rowsOf(job.id, state.position, entries));
         await JobCards.drop(em, job.id);
       });
-    else await this.insertFew(job.id, state.position, entries);
+    else await insertFew(this.database.commit, job.id, this.rowsOf(job.id, state.position, entries));
     entries.forEach((entry, index) => positions.set(entry.id, state.position + index + 1));
     this.#live.set(job.id, { job, state: reached, positions });
-  }
-
-  /** The few entries of one request. */
-  private async insertFew(job: string, after: number, entries: readonly LedgerEntry[]): Promise<void> {
-    const rows = this.rowsOf(job, after, entries);
-    try {
-      await this.database.commit((run) => {
-        for (const { id, jobId, position, kind, at, by, recordedAt, document } of rows)
-          run(INSERT_ENTRY, [id, jobId, position, kind, at, by, recordedAt, document]);
-        run(DROP_CARD, [job]);
-      });
-    } catch (error) {
-      if (isTaken(error)) throw idOfAnother();
-      throw error;
-    }
-  }
-
-  private async insertEntries(em: SqlEntityManager, jobId: string, after: number, entries: readonly LedgerEntry[]) {
-    try {
-      for (let start = 0; start < entries.length; start += ROWS_AT_ONCE) {
-        await em.insertMany(EntryRows, this.rowsOf(jobId, after + start, entries.slice(start, start + ROWS_AT_ONCE)));
-        // A ledger of many thousands is no reason to keep everybody else waiting.
-        await nextTurn();
-      }
-    } catch (error) {
-      if (error instanceof UniqueConstraintViolationException) throw idOfAnother();
-      throw error;
-    }
   }
 
   private async insert(job: Job, ledger: readonly LedgerEntry[]): Promise<void> {
     await this.database.fork().transactional(async (em) => {
       await em.insert(JobRows, { id: job.id, createdAt: job.createdAt, document: JSON.stringify(job) });
-      await this.insertEntries(em, job.id, 0, ledger);
+      await insertMany(em, this.rowsOf(job.id, 0, ledger));
     });
     await this.remember(job, ledger);
   }
 
-  private rowsOf(jobId: string, after: number, entries: readonly LedgerEntry[]) {
-    const recordedAt = this.now().toISOString();
-    return entries.map((entry, index) => ({
-      id: entry.id,
-      jobId,
-      position: after + index + 1,
-      kind: entry.kind,
-      at: entry.at,
-      by: entry.by,
-      recordedAt,
-      document: JSON.stringify(entry),
-    }));
+  private rowsOf(job: string, after: number, entries: readonly LedgerEntry[]) {
+    return rowsOf(job, after, entries, this.now().toISOString());
   }
 
   private async load(id: string): Promise<LiveJob> {
@@ -296,7 +261,7 @@ export class JobStore {
       }
       return await this.remember(JSON.parse(row.document) as Job, entries);
     } catch (error) {
-      throw new ProblemError('unreadable', unreadableWords(error), {}, { cause: error });
+      throw unreadable(error);
     }
   }
 
@@ -304,13 +269,7 @@ export class JobStore {
     const em = this.database.fork();
     const row = await em.findOne(JobRows, { id });
     if (!row) throw new ProblemError('not-found', 'There is no such job here.');
-    const rows: StoredEntry[] = [];
-    for (let last: readonly StoredEntry[] = []; rows.length === 0 || last.length === SLICE; rows.push(...last)) {
-      last = await em.execute<StoredEntry[]>(STORED_ENTRIES, [id, rows.at(-1)?.position ?? 0, SLICE]);
-      if (last.length === 0) break;
-      await nextTurn();
-    }
-    return { row, rows };
+    return { row, rows: await storedEntries(em, id) };
   }
 
   /**
@@ -386,17 +345,27 @@ export class JobStore {
 
   private async find(id: string): Promise<Job | undefined> {
     const row = await this.database.fork().findOne(JobRows, { id });
-    return row ? (JSON.parse(row.document) as Job) : undefined;
+    return row ? jobOf(row.document) : undefined;
   }
+}
+
+/** The job in a stored document. Throws `unreadable`. */
+function jobOf(document: string): Job {
+  try {
+    return JSON.parse(document) as Job;
+  } catch (error) {
+    throw unreadable(error);
+  }
+}
+
+function unreadable(error: unknown): ProblemError {
+  return new ProblemError('unreadable', unreadableWords(error), {}, { cause: error });
 }
 
 /** The planning data of a job, absent where it is absent. */
 function planningOf({ plan, survey, swap, revision }: Job) {
   return { plan, survey, swap, revision };
 }
-
-const STORED_ENTRIES = `select "position", "id", "kind", "at", "by", "recorded_at" as "recordedAt", "document" from "ledger_entry"
-  where "job_id" = ? and "position" > ? order by "position" limit ?`;
 
 async function areSame(ours: readonly LedgerEntry[], theirs: readonly LedgerEntry[]): Promise<boolean> {
   for (let from = 0; from < ours.length; from += SLICE) {
@@ -405,33 +374,4 @@ async function areSame(ours: readonly LedgerEntry[], theirs: readonly LedgerEntr
     await nextTurn();
   }
   return true;
-}
-
-/** Puts entries in the place of those that cannot be read. Nothing else ever changes a ledger, and a trigger sees to that. */
-async function rewrite(em: SqlEntityManager, job: string, instead: ReadonlyMap<number, LedgerEntry>): Promise<void> {
-  const [trigger] = await em.execute<{ readonly sql: string }[]>(
-    `select "sql" from "sqlite_master" where "name" = 'ledger_entry_no_update'`,
-  );
-  if (trigger) await em.execute('drop trigger "ledger_entry_no_update"');
-  for (const [position, entry] of instead)
-    await em.execute('update "ledger_entry" set "document" = ? where "job_id" = ? and "position" = ?', [
-      JSON.stringify(entry),
-      job,
-      position,
-    ]);
-  if (trigger) await em.execute(trigger.sql);
-}
-
-/** Rows in one insert, within what SQLite takes as parameters. */
-const ROWS_AT_ONCE = 500;
-/** So many entries at most come with one request of a crew; more come with a bundle. */
-const FEW = 200;
-
-const INSERT_ENTRY = `insert into "ledger_entry"
-  ("id", "job_id", "position", "kind", "at", "by", "recorded_at", "document") values (?, ?, ?, ?, ?, ?, ?, ?)`;
-
-const idOfAnother = () => new ProblemError('id-used', 'An entry of another job has this id. Nothing was written.');
-
-function isTaken(error: unknown): boolean {
-  return error instanceof Error && 'code' in error && String(error.code).startsWith('SQLITE_CONSTRAINT');
 }
