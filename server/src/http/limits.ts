@@ -2,7 +2,7 @@ import type { RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { ProblemError } from './problem.js';
 
-/** Sheets, labels and cards that one address may have printed in a minute. */
+/** Run sheets that one address may have printed in a minute, and labels, and cards. */
 export const PRINTS_A_MINUTE = 120;
 /** Bundles that one address may send in a minute. */
 export const BUNDLES_A_MINUTE = 120;

@@ -168,13 +168,10 @@ export function jobRoutes(
     const photosInto = `${path}.photos`;
     try {
       const read = await background('read a bundle with photos', { path, photosInto });
-      const taken = await photos.takeOver(photosInto);
-      try {
-        return await takeIn(read);
-      } catch (error) {
-        await photos.forget(taken);
-        throw error;
-      }
+      const taken = await takeIn(read);
+      // Killed in between, the job waits for its pictures; the same file, sent again, brings them.
+      await photos.takeOver(photosInto);
+      return taken;
     } finally {
       await rm(photosInto, { recursive: true, force: true });
     }

@@ -80,19 +80,12 @@ export class PhotoStore {
     return join(this.folder, 'small', `${photo}.jpg`);
   }
 
-  /**
-   * Takes over the pictures that another store put into `folder`, a folder of the same disk. Gives back those that were
-   * not here, for whoever has to {@link forget} them again.
-   */
-  async takeOver(folder: string): Promise<readonly string[]> {
-    const taken: string[] = [];
+  /** Takes over the pictures that another store put into `folder`, a folder of the same disk. */
+  async takeOver(folder: string): Promise<void> {
     for (const photo of await photosIn(folder)) {
       const path = this.path(photo);
-      if (await holds(path, photo)) continue;
-      await moveTo(photoPath(folder, photo), path);
-      taken.push(photo);
+      if (!(await holds(path, photo))) await moveTo(photoPath(folder, photo), path);
     }
-    return taken;
   }
 
   /** Removes pictures that no record names. */
