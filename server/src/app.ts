@@ -95,7 +95,7 @@ export function appOf({
   const photos = new PhotoStore(photoFolder);
   const served = [
     // The most asked for come first.
-    jobRoutes(jobs, cards, shop, photos, background, spareOf, incomingFolder, now),
+    jobRoutes({ store: jobs, cards, shop, photos, background, spareOf, incoming: incomingFolder, now }),
     runSheetRoutes(jobs, shop, background, now),
     shopRoutes(shop, background),
     photoRoutes(photos),

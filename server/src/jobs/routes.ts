@@ -46,19 +46,22 @@ import { slices } from './slices.js';
 import { refuseUnworkable } from './workable.js';
 import { zipBundle } from './write-zip.js';
 
-/** Jobs, their ledgers and their bundles. */
-export function jobRoutes(
-  store: JobStore,
-  cards: JobCards,
-  shop: ShopStore,
-  photos: PhotoStore,
-  background: InBackground,
+/** What the routes of jobs work with. */
+export interface JobParts {
+  readonly store: JobStore;
+  readonly cards: JobCards;
+  readonly shop: ShopStore;
+  readonly photos: PhotoStore;
+  readonly background: InBackground;
   /** A copy of a job from before, where there is one. */
-  spareOf: (job: string) => Promise<SpareFromBackup | undefined>,
+  readonly spareOf: (job: string) => Promise<SpareFromBackup | undefined>;
   /** Where a file stays while it is looked at, on the disk of the photos. */
-  incoming: string,
-  now: () => Date,
-): ApiRouter {
+  readonly incoming: string;
+  readonly now: () => Date;
+}
+
+/** Jobs, their ledgers and their bundles. */
+export function jobRoutes({ store, cards, shop, photos, background, spareOf, incoming, now }: JobParts): ApiRouter {
   const api = apiRouter();
   const layouts = TEMPLATES.map(({ layout }) => summaryOfLayout(layout));
 
