@@ -1,6 +1,8 @@
 import { createHash } from 'node:crypto';
 import { readdirSync } from 'node:fs';
+import { request } from 'node:http';
 import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import type { Bundle } from '@brisk/contracts/bundle';
 import sharp from 'sharp';
@@ -119,6 +121,32 @@ describe('a bundle with its photos', () => {
     expect(refused.body.detail).toMatch(/does not follow/);
     expect((await fetch(`${elsewhere.address}/api/photos/${photo}`)).status).toBe(404);
     expect(readdirSync(join(elsewhere.folder, 'incoming'))).toEqual([]);
+  });
+
+  it('is not taken in packed once more, nor where it breaks off on the way, and leaves nothing lying about', async () => {
+    const { job } = await jobWithPhotos();
+    const zip = await zipOf(job);
+    const ask = (headers: Record<string, string | number>, body: Uint8Array, breakOff: boolean) =>
+      new Promise<number>((resolve) => {
+        const asked = request(
+          `${elsewhere.address}/api/bundles`,
+          { method: 'POST', headers: { 'content-type': 'application/zip', ...headers } },
+          (answer) => {
+            answer.resume();
+            resolve(answer.statusCode ?? 0);
+          },
+        );
+        asked.on('error', () => resolve(0));
+        asked.write(body);
+        if (breakOff) setTimeout(() => asked.destroy(), 100);
+        else asked.end();
+      });
+    expect(await ask({ 'content-encoding': 'gzip' }, gzipSync(zip), false)).toBe(400);
+    expect(await ask({ 'content-length': 500_000_000 }, zip, false)).toBe(413);
+    expect(await ask({ 'content-length': zip.length + 10 }, zip, true)).toBe(0);
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    expect(readdirSync(join(elsewhere.folder, 'incoming'))).toEqual([]);
+    expect((await elsewhere.get(`/api/jobs/${job}`)).status).toBe(404);
   });
 
   it('does not read two files out of the same bytes', async () => {
