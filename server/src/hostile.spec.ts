@@ -1,5 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
+import { once } from 'node:events';
 import { request as httpRequest } from 'node:http';
+import { connect } from 'node:net';
 import { hostname, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
@@ -72,6 +74,21 @@ describe('what is wrong with a request is told as such', () => {
     const { status, text } = await ask(path, headers, method, body);
     expect(status).toBeLessThan(500);
     expect(text).not.toMatch(/Error:|at \w+ \(|node_modules|SQLITE|ENOENT/);
+  });
+
+  it.each([
+    ['no request at all', 'GARBAGE\r\n\r\n', /cannot be read/],
+    ['a head without end', `GET / HTTP/1.1\r\nHost: localhost\r\nX: ${'a'.repeat(40_000)}\r\n\r\n`, /longer than/],
+    ['a tea', 'POST /api/jobs HTTP/1.1\r\nHost: localhost\r\nExpect: tea\r\nContent-Length: 2\r\n\r\n{}', /expects/],
+  ])('%s is answered as every problem is', async (_what, sent, words) => {
+    const socket = connect(Number(new URL(server.address).port), '127.0.0.1');
+    let answer = '';
+    socket.setEncoding('utf8').on('data', (part: string) => (answer += part));
+    socket.write(sent);
+    await once(socket, 'close');
+    expect(answer).toMatch(/^HTTP\/1.1 400 Bad Request\r\n/);
+    expect(answer).toContain('application/problem+json');
+    expect((JSON.parse(/\{.*\}/.exec(answer)?.[0] ?? '{}') as Problem).detail).toMatch(words);
   });
 
   it('nothing in a text is nothing to be kept', async () => {

@@ -8,6 +8,7 @@ import { poolOf, type Pool } from './background/pool.js';
 import { BackupSchedule } from './backup/schedule.js';
 import { spareIn } from './backup/spare.js';
 import { openDatabase } from './database/open.js';
+import { answerUnreadable } from './http/unreadable-requests.js';
 import { sweepPhotos } from './photos/sweep.js';
 import type { Settings } from './settings.js';
 
@@ -63,6 +64,7 @@ export async function serve(
     closing: () => closing,
   });
   const server = createServer(app);
+  answerUnreadable(server);
   // Longer than any client waits between two questions: it never asks just as the line is dropped.
   server.keepAliveTimeout = KEPT_OPEN_MS;
   server.headersTimeout = KEPT_OPEN_MS + 5_000;
