@@ -1,5 +1,5 @@
 /**
- * Treats a server as badly as a shed and an enemy would: `npm run torture -- [MINUTES] [SEED]`. Half of the time it is
+ * Treats a server as badly as a shed and an enemy would: `npm run torture -- [MINUTES] [SEED] [kills|fuzz]`. Half of the time it is
  * killed while it writes, half of the time it is asked for what makes no sense. Ends with 1 where anything was lost.
  */
 import { ensureBuilt, ensureInstalled } from './prepare.mjs';

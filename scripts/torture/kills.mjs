@@ -43,8 +43,10 @@ export async function kills(over, seed, progress) {
 
 /** What was acknowledged and has to be there, and what was sent and may be there. */
 class Record {
-  /** By job: every acknowledged entry, and how far it has been looked through. */
+  /** By job, the ids of every acknowledged entry. */
   jobs = new Map();
+  /** Jobs that have to be there whole, by how many entries that may be. */
+  whole = [];
   photos = new Set();
   revisions = new Map();
   acknowledged = 0;
@@ -148,7 +150,6 @@ async function takeIn(address, record) {
   record.revisions.set(job.id, 2);
   record.acknowledged += 500;
 }
-Record.prototype.whole = [];
 
 async function replan(address, record, random) {
   const id = await someJob(address, record, random);

@@ -90,7 +90,7 @@ export function appOf({
     next();
   });
   const shop = new ShopStore(database, now);
-  const jobs = new JobStore(database, now);
+  const jobs = new JobStore(database, background, now);
   const cards = new JobCards(database, (id, task) => jobs.while(id, task));
   const photos = new PhotoStore(photoFolder);
   const served = [

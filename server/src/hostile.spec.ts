@@ -106,7 +106,7 @@ describe('what is wrong with a request is told as such', () => {
 
   it('another site has nothing drawn or printed here, be it as a picture', async () => {
     for (const from of ['cross-site', 'same-site'])
-      for (const path of ['/api/labels/roll.pdf?count=500', '/api/jobs', '/api/health'])
+      for (const path of ['/api/labels/roll.pdf?count=500', '/API/labels/roll.pdf', '/api/jobs', '/api/health'])
         expect((await server.get(path, { 'sec-fetch-site': from })).status).toBe(403);
     for (const from of ['same-origin', 'none'])
       expect((await server.get('/api/health', { 'sec-fetch-site': from })).status).toBe(200);

@@ -7,6 +7,8 @@ import { JobCards } from './jobs/job-cards.js';
 import { JobStore } from './jobs/job-store.js';
 import { entry, TestServer } from './testing/test-server.js';
 
+const notAsked = () => Promise.reject(new Error('Nothing takes long here'));
+
 describe('what is asked of all jobs at once', () => {
   let server: TestServer;
   beforeAll(async () => {
@@ -82,7 +84,7 @@ describe('what is asked of all jobs at once', () => {
     await shop.get('/api/jobs');
     await shop.pause();
     const database = await openDatabase(shop.folder);
-    const store = new JobStore(database, () => new Date('2026-03-02T07:00:00.000Z'));
+    const store = new JobStore(database, notAsked, () => new Date('2026-03-02T07:00:00.000Z'));
     const cards = new JobCards(database, (id, task) => store.while(id, task));
     const older = `update job_card set edition = 0, summary = json_set(summary, '$.title', 'As it was')`;
     await database.fork().execute(older);

@@ -6,7 +6,6 @@ import type { Logger } from 'pino';
 import { appOf } from './app.js';
 import { poolOf, type Pool } from './background/pool.js';
 import { BackupSchedule } from './backup/schedule.js';
-import { spareIn } from './backup/spare.js';
 import { openDatabase } from './database/open.js';
 import { answerUnreadable } from './http/unreadable-requests.js';
 import { sweepPhotos } from './photos/sweep.js';
@@ -59,7 +58,8 @@ export async function serve(
     room: room ?? (() => roomOn(settings.dataFolder)),
     address: settings.address,
     now,
-    spareOf: (job) => (settings.backup ? spareIn(settings.backup.into, job) : Promise.resolve(undefined)),
+    spareOf: (job) =>
+      settings.backup ? pool.run('look for a spare', { into: settings.backup.into, job }) : Promise.resolve(undefined),
     backup: () => backups?.status() ?? {},
     closing: () => closing,
   });
@@ -82,6 +82,7 @@ export async function serve(
     void sweepPhotos(database, photos, now()).catch((error: unknown) => logger.error(error, 'No pictures were swept'));
   const daily = setInterval(sweep, DAY_MS);
   daily.unref();
+  void caughtUp.then(sweep);
   const { port } = server.address() as AddressInfo;
   const host = settings.host.includes(':') ? `[${settings.host}]` : settings.host;
   return {

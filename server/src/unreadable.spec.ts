@@ -6,7 +6,7 @@ import type { Bundle } from '@brisk/contracts/bundle';
 import type { JobSummary, JobWithLedger, PutRightFrom } from '@brisk/contracts/job';
 import { makeBackup } from './backup/make-backup.js';
 import { DATABASE_FILE } from './database/open.js';
-import { entry, newJob, TestServer } from './testing/test-server.js';
+import { entry, newJob, TestServer, toldAnew } from './testing/test-server.js';
 
 let server: TestServer;
 let backups: string;
@@ -122,8 +122,10 @@ describe('a job that is put right', () => {
 
   it('is put right by a bundle of it as well, whole', async () => {
     const { id, bundle } = await damaged();
-    expect((await server.post('/api/bundles', bundle)).status).toBe(201);
-    expect(await texts(id)).toEqual(['First', 'Second', 'Third']);
+    const longer = toldAnew(bundle, [...bundle.ledger, note('Fourth')]);
+    const { status, body } = await server.post<{ readonly written: number }>('/api/bundles', longer);
+    expect([status, body.written]).toEqual([201, 3]);
+    expect(await texts(id)).toEqual(['First', 'Second', 'Third', 'Fourth']);
     expect((await jobs())[0]).not.toHaveProperty('unreadable');
   });
 

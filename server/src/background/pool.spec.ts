@@ -38,6 +38,12 @@ describe('a pool', () => {
     expect(await outcome({ bolts: 4 })).toEqual({ bolts: 4 });
   });
 
+  it('counts what a task takes, and not what it waits for its turn', async () => {
+    pool = poolOf(worker, { ...LIMITS, taskMs: 600 });
+    const came = await Promise.all([1, 2, 3].map((bolts) => outcome({ bolts, waitMs: 350 })));
+    expect(came).toEqual([1, 2, 3].map((bolts) => ({ bolts, waitMs: 350 })));
+  });
+
   it('gives up what takes too much room, and nobody else notices', async () => {
     pool = poolOf(worker, LIMITS);
     expect(await outcome({ fillMemory: true })).toBe('too-large');

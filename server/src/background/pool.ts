@@ -44,11 +44,17 @@ export function poolOf(
     recordTiming: false,
   });
   let underWay = 0;
+  const inLine: (() => void)[] = [];
+  /** Until a thread is free: what a task may take counts from there, and not what it waits. */
+  const turn = async () => {
+    if (underWay >= threads + waiting)
+      throw new ProblemError('busy', 'The server has its hands full. Nothing was written; try again in a moment.');
+    underWay += 1;
+    if (underWay > threads) await new Promise<void>((resolve) => inLine.push(resolve));
+  };
   return {
     run: async (name, input) => {
-      if (underWay >= threads + waiting)
-        throw new ProblemError('busy', 'The server has its hands full. Nothing was written; try again in a moment.');
-      underWay += 1;
+      await turn();
       const limit = AbortSignal.timeout(taskMs);
       try {
         const told = (await piscina.run({ name, input }, { signal: limit })) as Told;
@@ -57,6 +63,7 @@ export function poolOf(
         throw inWords(error, limit);
       } finally {
         underWay -= 1;
+        inLine.shift()?.();
       }
     },
     close: () => piscina.destroy(),

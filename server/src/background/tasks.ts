@@ -1,4 +1,6 @@
 import { printCard } from '../bolt-card/print-card.js';
+import { spareIn } from '../backup/spare.js';
+import { putRight } from '../jobs/put-right.js';
 import { readBundle } from '../jobs/read-bundle.js';
 import { readPlanning } from '../jobs/read-planning.js';
 import { readZip } from '../jobs/read-zip.js';
@@ -15,6 +17,8 @@ export const TASKS = {
   'read a template': readTemplate,
   'read a bundle': readBundle,
   'read a bundle with photos': readZip,
+  'look for a spare': spareIn,
+  'put a job right': putRight,
 } as const;
 
 export type Tasks = typeof TASKS;

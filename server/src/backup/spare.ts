@@ -11,7 +11,13 @@ export interface SpareFromBackup extends Spare {
 }
 
 /** The newest copy of `job` in the backups of the folder `into` that can be read; undefined where there is none. */
-export async function spareIn(into: string, job: string): Promise<SpareFromBackup | undefined> {
+export async function spareIn({
+  into,
+  job,
+}: {
+  readonly into: string;
+  readonly job: string;
+}): Promise<SpareFromBackup | undefined> {
   for (const { folder, backup } of await backupsIn(into)) {
     const spare = spareAt(join(folder, DATABASE_FILE), job);
     if (spare) return { ...spare, madeAt: backup.madeAt };

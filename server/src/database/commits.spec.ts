@@ -51,6 +51,8 @@ describe('writing together', () => {
     await database.fork().execute(`pragma max_page_count = ${pages[0].page_count}`);
     const full = await put('b', 'x'.repeat(200_000)).catch((error: unknown) => error);
     expect(isDiskFull(full)).toBe(true);
+    const several = await Promise.allSettled([put('d'), put('e', 'x'.repeat(200_000)), put('f')]);
+    for (const one of several) expect(one.status === 'rejected' && isDiskFull(one.reason)).toBe(true);
     expect(await ids()).toEqual(['a']);
     await database.fork().execute('pragma max_page_count = 1000000');
     await put('c');

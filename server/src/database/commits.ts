@@ -1,5 +1,6 @@
 import type { SqlEntityManager } from '@mikro-orm/libsql';
 import type Database from 'libsql';
+import { isDiskFull } from '../http/disk-full.js';
 
 /** Runs a statement, prepared once for each connection, with `values`. */
 export type Run = (statement: string, values: readonly unknown[]) => void;
@@ -75,6 +76,8 @@ function together(all: readonly Waiting[], run: Run): readonly (() => void)[] {
         run('release one', []);
         return resolve;
       } catch (error) {
+        // On a full disk SQLite has undone all of it already; then nobody’s was written.
+        if (isDiskFull(error)) throw error;
         run('rollback to one', []);
         run('release one', []);
         return () => reject(error);

@@ -16,6 +16,8 @@ export function perMinute(most: number): RequestHandler {
     limit: most,
     standardHeaders: false,
     legacyHeaders: false,
+    // Nobody stands between; what such a header says is not looked at.
+    validate: { xForwardedForHeader: false },
     handler: () => {
       throw new ProblemError(
         'too-often',

@@ -54,7 +54,8 @@ export function security(host: string, names: readonly string[]): readonly Reque
       const { origin } = request.headers;
       if (origin !== undefined && !sameHost(origin, asked))
         throw new ProblemError('not-allowed', 'Another site may not send this.');
-      if (request.path.startsWith('/api/') && ELSEWHERE.has(String(request.headers['sec-fetch-site'])))
+      // Routes are found whichever way their letters are written.
+      if (/^\/api\//i.test(request.path) && ELSEWHERE.has(String(request.headers['sec-fetch-site'])))
         throw new ProblemError('not-allowed', 'Another site may not ask for this.');
       next();
     },

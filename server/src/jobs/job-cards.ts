@@ -72,7 +72,9 @@ export class JobCards {
       if (stop()) return;
       await nextTurn();
       try {
-        await this.withJob(id, (job, state) => this.writeWhereThereIsRoom(job, state));
+        await this.withJob(id, (job, state) =>
+          this.whereThereIsRoom(summaryOf(job, state), () => this.write(job, state)),
+        );
       } catch (error) {
         if (!(error instanceof ProblemError && error.kind === 'unreadable')) throw error;
         await this.writeUnreadable(id, error.message);
@@ -81,27 +83,30 @@ export class JobCards {
   }
 
   /** On a full disk nothing is written any more; what is there is read all the same. */
-  private async writeWhereThereIsRoom(job: Job, state: JobState): Promise<void> {
+  private async whereThereIsRoom(summary: JobSummary, write: () => Promise<void>): Promise<void> {
     try {
-      await this.write(job, state);
-      this.#unwritten.delete(job.id);
+      await write();
+      this.#unwritten.delete(summary.id);
     } catch (error) {
       if (!isDiskFull(error)) throw error;
-      this.#unwritten.set(job.id, summaryOf(job, state));
+      this.#unwritten.set(summary.id, summary);
     }
   }
 
   /** A job that cannot be read keeps nobody from the others: it has a card that says so. */
   private async writeUnreadable(id: string, words: string): Promise<void> {
     const [row] = await this.rows<{ readonly document: string }>('select "document" from "job" where "id" = ?', [id]);
-    await this.database.fork().transactional(async (em) => {
-      await em.execute('delete from "find_line" where "job_id" = ?', [id]);
-      await JobCards.drop(em, id);
-      await em.execute(
-        `insert into "job_card" ("job_id", "edition", "layout", "machine", "summary", "lessons") values (?, ?, '', '', ?, '[]')`,
-        [id, EDITION, JSON.stringify(unreadableSummary(id, row?.document ?? '', words))],
-      );
-    });
+    const summary = unreadableSummary(id, row?.document ?? '', words);
+    await this.whereThereIsRoom(summary, () =>
+      this.database.fork().transactional(async (em) => {
+        await em.execute('delete from "find_line" where "job_id" = ?', [id]);
+        await JobCards.drop(em, id);
+        await em.execute(
+          `insert into "job_card" ("job_id", "edition", "layout", "machine", "summary", "lessons") values (?, ?, '', '', ?, '[]')`,
+          [id, EDITION, JSON.stringify(summary)],
+        );
+      }),
+    );
   }
 
   /** How every job stands, newest first. */
@@ -114,7 +119,8 @@ export class JobCards {
       ...(JSON.parse(summary) as JobSummary),
       ...(aside === null ? {} : { aside: true }),
     }));
-    return [...this.#unwritten.values(), ...onCards];
+    const there = new Set(onCards.map(({ id }) => id));
+    return [...[...this.#unwritten.values()].filter(({ id }) => !there.has(id)), ...onCards];
   }
 
   /** What the other jobs on the layout of `job` have to teach: those of the same machine, then the newest. */

@@ -21,7 +21,8 @@ import { JobCards } from './job-cards.js';
 import { insertFew, insertMany, rewrite, rowsOf, storedEntries } from './ledger-rows.js';
 import { oneAtATime } from './one-at-a-time.js';
 import { SLICE, slices } from './slices.js';
-import { putRight, type PutRight, type Spare } from './put-right.js';
+import type { InBackground } from '../background/tasks.js';
+import type { PutRight, Spare } from './put-right.js';
 import type { StoredJob } from './stored-job.js';
 import { isUnchecked, type ReadBundle } from './read-bundle.js';
 
@@ -60,6 +61,7 @@ export class JobStore {
 
   constructor(
     private readonly database: OpenDatabase,
+    private readonly background: InBackground,
     private readonly now: () => Date,
   ) {}
 
@@ -143,7 +145,7 @@ export class JobStore {
     return this.#inTurn(given.id, async () => {
       if (await this.isUnreadable(given.id)) {
         const { job, instead } = await this.putRight(given.id, { job: asGiven, ledger });
-        return { job, written: instead.size };
+        return { job, written: instead.size + (await this.newerOf(job, ledger)) };
       }
       const stored = await this.find(given.id);
       // Whether it was checked is for this shop to say.
@@ -201,6 +203,16 @@ export class JobStore {
     const newer = ledger.slice(shared);
     await this.write(live, newerPlan ? this.replanned(live, job) : live, newer);
     return { job: newerPlan ? job : stored, written: newer.length };
+  }
+
+  /** Writes what a bundle has beyond a ledger that was just put right with it; none of it where the two differ. */
+  private async newerOf(job: Job, ledger: readonly LedgerEntry[]): Promise<number> {
+    try {
+      return (await this.mergeIn(job, job, ledger)).written;
+    } catch (error) {
+      if (error instanceof ProblemError) return 0;
+      throw error;
+    }
   }
 
   private isKnown({ state, positions }: LiveJob, entry: LedgerEntry): boolean {
@@ -285,7 +297,7 @@ export class JobStore {
 
   private async putRight(id: string, spare: Spare): Promise<PutRight> {
     const stored = await this.asStored(id);
-    const right = putRight(stored, spare);
+    const right = await this.background('put a job right', { stored, spare });
     await this.database.fork().transactional(async (em) => {
       await em.execute('insert into "put_right" ("job_id", "at", "stored_before") values (?, ?, ?)', [
         id,

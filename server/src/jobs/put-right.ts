@@ -23,7 +23,7 @@ export interface PutRight {
  * A stored job with what cannot be read of it taken from `spare`. Whatever can be read stays as it is stored; an entry that
  * the spare has not got either becomes a note that says so. Throws `refused` where the two do not belong together.
  */
-export function putRight(stored: StoredJob, spare: Spare): PutRight {
+export function putRight({ stored, spare }: { readonly stored: StoredJob; readonly spare: Spare }): PutRight {
   const job = jobIn(stored.job) ?? spare.job;
   const copies = new Map(spare.ledger.map((entry) => [entry.id, entry]));
   const instead = new Map<number, LedgerEntry>();

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { bundleSchema, notOurBundle, type Bundle } from '@brisk/contracts/bundle';
 import { revisionOf, type Job } from '@brisk/contracts/job';
 import { foldLedger, lostBy, replay, startOf, type LedgerEntry } from '@brisk/core/ledger';
@@ -28,7 +29,7 @@ export function readBundle(bytes: Uint8Array): ReadBundle {
         words: `The bundle was cut short: it says ${ledgerLength} entries and holds ${ledger.length}.`,
       },
     ]);
-  if (bundle.seal && bundle.seal.hash !== sealOf(job.id, ledger).hash)
+  if (bundle.seal && !isDeepStrictEqual(bundle.seal, sealOf(job.id, ledger)))
     badInput([
       {
         field: 'seal',

@@ -1,5 +1,7 @@
+import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { LedgerEntry } from '@brisk/core/ledger';
 import type { OpenDatabase } from '../database/open.js';
+import { SLICE } from '../jobs/slices.js';
 import type { PhotoStore } from './photo-store.js';
 
 /** A picture nobody names is kept this long: its entry may still be on its way, or be taken back by mistake. */
@@ -32,7 +34,8 @@ async function namedPhotos(database: OpenDatabase, now: Date): Promise<ReadonlyS
     );
   const takenBack = new Set<string>();
   const photos = new Map<string, string>();
-  for (const { document, recorded_at: recordedAt } of rows) {
+  for (const [index, { document, recorded_at: recordedAt }] of rows.entries()) {
+    if (index % SLICE === 0) await nextTurn();
     const entry = readable(document);
     if (!entry) return undefined;
     if (entry.kind === 'photo-taken') photos.set(entry.id, entry.photo);

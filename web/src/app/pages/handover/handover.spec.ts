@@ -102,4 +102,13 @@ describe('the handover', () => {
     expect(check('0123')).toContain('at least 16 signs');
     expect(check('')).toBe('');
   });
+
+  it('is not sealed while entries are on this device alone', async () => {
+    const view = await openView(Handover, before);
+    view.server.reachable = false;
+    view.desk.record({ kind: 'noted', text: 'Out of reach' });
+    await view.settle();
+    expect(view.text()).toContain('1 entry of it is still on this device alone');
+    expect(view.element.querySelector('[aria-label="Seal"]')).toBeNull();
+  });
 });

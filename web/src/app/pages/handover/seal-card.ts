@@ -14,18 +14,25 @@ import { format } from 'date-fns';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Seal of the record</h2>
-    <p class="figure" aria-label="Seal">
-      @for (group of groups(); track $index) {
-        <span>{{ group }}</span>
-      }
-    </p>
-    <p class="soft">
-      Of {{ several(entries().length, 'entry', 'entries') }}. Print it or write it down: whoever has it can tell later
-      whether anything recorded until now was changed, left out or put in.
-    </p>
-    <div class="row no-print">
-      <button matButton="outlined" type="button" (click)="print()">Print this page</button>
-    </div>
+    @if (unsent() > 0) {
+      <p class="grave">
+        {{ several(unsent(), 'entry', 'entries') }} of it {{ unsent() === 1 ? 'is' : 'are' }} still on this device
+        alone: it is sealed once the server has {{ unsent() === 1 ? 'it' : 'them' }}.
+      </p>
+    } @else {
+      <p class="figure" aria-label="Seal">
+        @for (group of groups(); track $index) {
+          <span>{{ group }}</span>
+        }
+      </p>
+      <p class="soft">
+        Of {{ several(entries().length, 'entry', 'entries') }}. Print it or write it down: whoever has it can tell later
+        whether anything recorded until now was changed, left out or put in.
+      </p>
+      <div class="row no-print">
+        <button matButton="outlined" type="button" (click)="print()">Print this page</button>
+      </div>
+    }
     <mat-form-field class="no-print">
       <mat-label>Check a seal that is on paper</mat-label>
       <input matInput autocomplete="off" spellcheck="false" (input)="typed.set($any($event.target).value)" />
@@ -64,6 +71,8 @@ import { format } from 'date-fns';
 export class SealCard {
   readonly job = input.required<string>();
   readonly entries = input.required<readonly LedgerEntry[]>();
+  /** Entries that the server has not got yet; they may still come to stand elsewhere. */
+  readonly unsent = input.required<number>();
   protected readonly several = several;
   protected readonly typed = signal('');
 
