@@ -1,0 +1,84 @@
+import type { LayoutShape } from '../../shape/index.js';
+import { frontBay, inTheFrontBay, tunnel } from '../shapes/front-bay.js';
+import { axleBeam, roundALengthwiseEngine } from '../shapes/lengthwise.js';
+import {
+  automaticGearboxShapes,
+  dieselShapes,
+  inlineEngine,
+  manualGearboxShapes,
+  onTheEngine,
+  petrolShapes,
+} from '../shapes/on-the-engine.js';
+import { engineOffLengthwise, gearboxOffLengthwise, upLengthwise } from '../shapes/legs.js';
+
+const common = {
+  pulleyTo: 'nose',
+  coldTo: 'left',
+  planes: {
+    'front-axle': ['origin', 0],
+    middle: ['origin', 0],
+    ground: ['origin', 0],
+    slam: ['front-axle', 440],
+    nose: ['slam', 240],
+    radiator: ['slam', -50],
+    bulkhead: ['front-axle', -365],
+    scuttle: ['bulkhead', 110],
+    'rear-axle': ['front-axle', -2820],
+    'tail-end': ['rear-axle', -880],
+    'left-rail': ['middle', 395],
+    'right-rail': ['middle', -395],
+    'left-tower': ['middle', 480],
+    'right-tower': ['middle', -480],
+    'left-wing': ['middle', 610],
+    'right-wing': ['middle', -610],
+    'left-side': ['middle', 860],
+    'right-side': ['middle', -860],
+    'tunnel-left': ['middle', 255],
+    'tunnel-right': ['middle', -255],
+    floor: ['ground', 255],
+    'rail-under': ['ground', 380],
+    'rail-top': ['rail-under', 140],
+    beam: ['ground', 360],
+    'tunnel-top': ['ground', 725],
+    sill: ['ground', 840],
+    cowl: ['ground', 920],
+    lid: ['ground', 985],
+    bell: ['bulkhead', 30],
+    pulley: ['bell', 590],
+    tail: ['bell', -680],
+    centre: ['middle', 0],
+    cold: ['centre', 165],
+    hot: ['centre', -165],
+    crank: ['ground', 445],
+    deck: ['crank', 225],
+    top: ['crank', 425],
+    sump: ['crank', -225],
+    pan: ['crank', -155],
+  },
+  bay: [...frontBay, tunnel, axleBeam],
+  ways: {
+    top: [upLengthwise],
+    'top-engine': [engineOffLengthwise],
+    under: [gearboxOffLengthwise],
+    split: [gearboxOffLengthwise, { ...upLengthwise, roots: ['engine'] }],
+  },
+} as const satisfies Partial<LayoutShape>;
+
+const parts = {
+  ...inTheFrontBay,
+  ...onTheEngine,
+  ...petrolShapes,
+  ...dieselShapes,
+  ...roundALengthwiseEngine,
+  ...inlineEngine,
+};
+
+/** Lengthwise at the front, manual gearbox. */
+export const longitudinalManualShape: LayoutShape = { ...common, parts: { ...parts, ...manualGearboxShapes } };
+
+/** Lengthwise at the front, automatic gearbox, a size longer. */
+export const longitudinalAutomaticShape: LayoutShape = {
+  ...common,
+  planes: { ...common.planes, tail: ['bell', -760], pan: ['crank', -185] },
+  parts: { ...parts, ...automaticGearboxShapes },
+};

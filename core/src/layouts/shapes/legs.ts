@@ -1,0 +1,21 @@
+import type { Leg } from '../../shape/index.js';
+
+/** Up on a hoist with a leveller whose bar lies along the engine. */
+export const upLengthwise: Leg = { exit: 'up', tiltDeg: [-12, 42] };
+/** Up on a hoist with a leveller whose bar lies across the machine: it hardly tilts along it. */
+export const upAcross: Leg = { exit: 'up', tiltDeg: [-9, 9] };
+/** Down on a dolly while the body goes up. */
+export const downWithTheBody: Leg = { exit: 'down', tiltDeg: [-3, 3] };
+/** Down on a jack with its strap. */
+export const downOnAJack: Leg = { exit: 'down', tiltDeg: [-6, 14] };
+
+/** So far a shaft reaches into the clutch, in mm. */
+const SHAFT_MM = 130;
+const SHORT_SHAFT_MM = 85;
+
+/** The gearbox drawn off an engine that stays, then down. */
+export const gearboxOffLengthwise: Leg = { ...downOnAJack, roots: ['gearbox'], drawOffMm: -SHAFT_MM };
+export const gearboxOffAcross: Leg = { ...downOnAJack, roots: ['gearbox'], drawOffMm: -SHORT_SHAFT_MM };
+/** The engine drawn off a gearbox that stays. */
+export const engineOffLengthwise: Leg = { ...upLengthwise, roots: ['engine'], drawOffMm: SHAFT_MM };
+export const engineOffAcross: Leg = { ...upAcross, roots: ['engine'], drawOffMm: SHORT_SHAFT_MM };

@@ -1,0 +1,106 @@
+import { block, box, hard, letInto, soft, type LayoutShape } from '../../shape/index.js';
+import { drivenWheels } from '../shapes/driven-wheels.js';
+import { frontBay, inTheFrontBay } from '../shapes/front-bay.js';
+import { dieselShapes, inlineEngine, manualGearboxShapes, onTheEngine, petrolShapes } from '../shapes/on-the-engine.js';
+import { downWithTheBody, engineOffAcross, gearboxOffAcross, upAcross } from '../shapes/legs.js';
+
+/** Across the nose, gearbox on the left, intake to the front, exhaust to the bulkhead. */
+export const transverseCradleShape: LayoutShape = {
+  pulleyTo: 'right',
+  coldTo: 'nose',
+  planes: {
+    'front-axle': ['origin', 0],
+    middle: ['origin', 0],
+    ground: ['origin', 0],
+    slam: ['front-axle', 545],
+    nose: ['slam', 220],
+    radiator: ['slam', -60],
+    bulkhead: ['front-axle', -360],
+    scuttle: ['bulkhead', 100],
+    'rear-axle': ['front-axle', -2560],
+    'tail-end': ['rear-axle', -760],
+    'left-rail': ['middle', 470],
+    'right-rail': ['middle', -505],
+    'left-tower': ['middle', 525],
+    'right-tower': ['middle', -540],
+    'left-wing': ['middle', 640],
+    'right-wing': ['middle', -640],
+    'left-side': ['middle', 890],
+    'right-side': ['middle', -890],
+    'tunnel-left': ['middle', 130],
+    'tunnel-right': ['middle', -130],
+    floor: ['ground', 205],
+    'rail-under': ['ground', 395],
+    'rail-top': ['rail-under', 125],
+    beam: ['ground', 330],
+    'tunnel-top': ['ground', 400],
+    sill: ['ground', 800],
+    cowl: ['ground', 890],
+    lid: ['ground', 955],
+    bell: ['middle', -40],
+    pulley: ['bell', 450],
+    tail: ['bell', -335],
+    centre: ['front-axle', 110],
+    cold: ['centre', 150],
+    hot: ['centre', -150],
+    crank: ['ground', 400],
+    deck: ['crank', 205],
+    top: ['crank', 385],
+    sump: ['crank', -195],
+    pan: ['crank', -150],
+  },
+  bay: frontBay,
+  ways: {
+    under: [downWithTheBody],
+    top: [upAcross],
+    'top-engine': [engineOffAcross],
+    'under-gearbox': [gearboxOffAcross],
+  },
+  parts: {
+    ...inTheFrontBay,
+    ...onTheEngine,
+    ...petrolShapes,
+    ...dieselShapes,
+    ...inlineEngine,
+    ...manualGearboxShapes,
+    ...drivenWheels('front-axle'),
+    airbox: hard(box(['centre-70', 'centre+140'], ['left-rail-330', 'left-rail-90'], ['crank+215', 'sill-25'])),
+    cradle: letInto(
+      ['downpipe', 'rack', 'roll-mount', 'undertray'],
+      box(['front-axle-260', 'front-axle+350'], ['left-rail+5', 'left-rail+75'], ['floor-30', 'floor+50']),
+      box(['front-axle-260', 'front-axle+350'], ['right-rail-75', 'right-rail-5'], ['floor-30', 'floor+50']),
+      box(['front-axle+305', 'front-axle+360'], ['right-rail', 'left-rail'], ['floor-30', 'floor+50']),
+      box(['front-axle-260', 'front-axle-150'], ['right-rail', 'left-rail'], ['floor-30', 'floor+45']),
+    ),
+    rack: letInto(
+      ['downpipe'],
+      box(['front-axle-235', 'front-axle-165'], ['right-rail-40', 'left-rail+40'], ['floor+55', 'floor+120']),
+    ),
+    'roll-mount': letInto(
+      ['cradle', 'engine'],
+      box(['front-axle-150', 'front-axle-35'], ['middle-50', 'middle+40'], ['floor+20', 'floor+110']),
+    ),
+    downpipe: letInto(
+      ['turbo', 'engine', 'heat-shield', 'cradle', 'rack', 'shaft-right', 'roll-mount'],
+      block(['bell>pulley*0.36', 'bell>pulley*0.52'], ['hot-22', 'hot-125'], ['crank-110', 'deck-60']),
+      box(['bulkhead-220', 'hot-40'], ['middle-112', 'middle-22'], ['floor-5', 'floor+90']),
+    ),
+    'heat-shield': hard(
+      box(['bulkhead-800', 'bulkhead-230'], ['tunnel-right+20', 'tunnel-left-20'], ['floor+145', 'floor+152']),
+    ),
+    'exhaust-rear': letInto(
+      ['downpipe'],
+      box(['rear-axle-520', 'rear-axle-290'], ['middle-300', 'middle+100'], ['floor-30', 'floor+130']),
+      box(['rear-axle-290', 'bulkhead-222'], ['middle-60', 'middle+30'], ['floor+10', 'floor+75']),
+    ),
+    'fuel-filter': hard(
+      box(['front-axle+125', 'front-axle+195'], ['right-wing+10', 'right-wing+90'], ['rail-top+20', 'rail-top+160']),
+    ),
+    'gear-cables': soft(box(['bulkhead', 'centre-60'], ['left-rail-190', 'left-rail-160'], ['crank+140', 'crank+165'])),
+    'drive-motor': letInto(
+      ['gearbox'],
+      block(['bell-330', 'bell-150'], ['hot-5', 'hot-190'], ['crank-60', 'crank+140']),
+    ),
+    undertray: hard(box(['bulkhead+110', 'radiator-30'], ['right-rail+10', 'left-rail-10'], ['floor-55', 'floor-42'])),
+  },
+};

@@ -1,0 +1,167 @@
+import { pairOf, type Body, type Scene } from '../clearance/index.js';
+import { lumpOf, type ConnectionMap, type JobPlan, type PartId } from '../connection-map/index.js';
+import {
+  axisOf,
+  depthOf,
+  extentOf,
+  middleOf,
+  type Extent,
+  type Interval,
+  type Leg,
+  type MachineShape,
+  type Shaped,
+} from '../shape/index.js';
+
+/** One leg of a lift: what moves, past what, and where from. */
+export interface LiftLeg {
+  readonly leg: Leg;
+  /** What is on it now. */
+  readonly moving: readonly Shaped[];
+  /** What still stands round it, the bay included; what hangs by its hoses is swung aside and not among it. */
+  readonly still: readonly Shaped[];
+  /** How far it is drawn off its shaft before the way begins, in machine coordinates. */
+  readonly drawnOff: { readonly xMm: number; readonly yMm: number };
+  readonly massKg: number;
+  /** Its centre of gravity where it sits. */
+  readonly centre: { readonly x: number; readonly y: number; readonly z: number };
+  readonly scene: Scene;
+}
+
+/** A machine, what leaves it by which route, and what is off already or will be by then. */
+export interface LiftOf {
+  readonly map: ConnectionMap;
+  readonly lump: ReadonlySet<PartId>;
+  readonly route: JobPlan['route'];
+  readonly off: ReadonlySet<PartId>;
+  readonly shape: MachineShape;
+}
+
+/** The legs of a lift in their order, each with its scene; none where nobody drew the route. */
+export function legsOf(lift: LiftOf): readonly LiftLeg[] {
+  const gone = new Set(lift.off);
+  return (lift.shape.layout.ways[lift.route] ?? []).flatMap((leg): readonly LiftLeg[] => {
+    const parts = leg.roots ? lumpOf(lift.map, leg.roots) : lift.lump;
+    const moves = new Set([...parts].filter((part) => lift.lump.has(part) && !gone.has(part)));
+    const made = legOf(lift, leg, moves, gone);
+    moves.forEach((part) => gone.add(part));
+    return made ? [made] : [];
+  });
+}
+
+function legOf(lift: LiftOf, leg: Leg, moves: ReadonlySet<PartId>, gone: ReadonlySet<PartId>): LiftLeg | undefined {
+  const { map, shape } = lift;
+  const aside = swungAside(map, moves, gone);
+  const moving = [...moves].flatMap((id) => shape.parts.get(id) ?? []).filter(({ soft }) => !soft);
+  const seated = extentOf(moving.flatMap(({ solids }) => solids));
+  if (!seated) return undefined;
+  const standing = [...shape.parts.values()].filter(
+    ({ id, soft, swings }) => !soft && !swings && !moves.has(id) && !gone.has(id) && !aside.has(id),
+  );
+  const still = [...standing, ...shape.bay];
+  const drawnOff = drawOff(shape, leg);
+  const towards = (map.bay ?? 'front') === 'front' ? ('nose' as const) : ('tail' as const);
+  const bodies = (things: readonly Shaped[], dx = 0, dy = 0): readonly Body[] =>
+    things.flatMap(({ id, name, solids }) =>
+      solids.map(({ outline, across }) => ({
+        id,
+        name,
+        outline: dx === 0 ? outline : outline.map(({ x, z }) => ({ x: x + dx, z })),
+        across: [across[0] + dy, across[1] + dy] as const,
+      })),
+    );
+  const movingBodies = bodies(moving, drawnOff.xMm, drawnOff.yMm);
+  const stillBodies = bodies(still);
+  const { massKg, centre } = weightOf(moving);
+  return {
+    leg,
+    moving,
+    still,
+    drawnOff,
+    massKg,
+    centre,
+    scene: {
+      moving: movingBodies,
+      still: stillBodies,
+      nested: nested(moving, still, movingBodies, stillBodies),
+      pivot: { x: centre.x + drawnOff.xMm, z: centre.z },
+      out: { exit: leg.exit, towards },
+      tiltDeg: leg.tiltDeg,
+      ...reachOf(leg, seated, still, shape, towards),
+    },
+  };
+}
+
+/** Parts that are bolted to nothing but what leaves: undone, they hang by their hoses and are pushed aside. */
+function swungAside(map: ConnectionMap, moves: ReadonlySet<PartId>, gone: ReadonlySet<PartId>): ReadonlySet<PartId> {
+  const holds = new Set(['bolted', 'clamp', 'strap', 'clip', 'shaft']);
+  return new Set(
+    map.parts
+      .filter(({ id }) => id !== map.body && !moves.has(id) && !gone.has(id))
+      .filter(({ id }) => {
+        const ties = map.connections.filter(({ between, kind }) => between.includes(id) && holds.has(kind));
+        return ties.length > 0 && ties.every(({ between: [one, other] }) => moves.has(one === id ? other : one));
+      })
+      .map(({ id }) => id),
+  );
+}
+
+/** Nearer than this a thing let into another by design is still in it, in mm. */
+const STILL_IN_MM = 12;
+
+/** Pairs let into each other by design that are so where the way begins. */
+function nested(
+  moving: readonly Shaped[],
+  still: readonly Shaped[],
+  movingBodies: readonly Body[],
+  stillBodies: readonly Body[],
+): ReadonlySet<string> {
+  const byDesign = new Set(
+    moving.flatMap((mine) =>
+      still.filter(({ id, into }) => mine.into.has(id) || into.has(mine.id)).map(({ id }) => `${mine.id} ${id}`),
+    ),
+  );
+  return new Set(
+    movingBodies.flatMap((mine) =>
+      stillBodies
+        .filter((theirs) => byDesign.has(pairOf(mine, theirs)) && depthOf(mine, theirs) > -STILL_IN_MM)
+        .map((theirs) => pairOf(mine, theirs)),
+    ),
+  );
+}
+
+function drawOff(shape: MachineShape, { drawOffMm = 0 }: Leg) {
+  const { on, sign } = axisOf(shape.layout, 'pulley');
+  return { xMm: on === 'x' ? sign * drawOffMm : 0, yMm: on === 'y' ? sign * drawOffMm : 0 };
+}
+
+/** Mass in kg and centre of gravity of `parts`: the middle of each by its weight. */
+export function weightOf(parts: readonly Shaped[]): Pick<LiftLeg, 'massKg' | 'centre'> {
+  const massKg = parts.reduce((sum, part) => sum + part.massKg, 0);
+  if (massKg === 0) return { massKg, centre: middleOf(parts.flatMap(({ solids }) => solids)) };
+  const along = (axis: 'x' | 'y' | 'z') =>
+    parts.reduce((sum, { massKg: mass, middle }) => sum + mass * middle[axis], 0) / massKg;
+  return { massKg, centre: { x: along('x'), y: along('y'), z: along('z') } };
+}
+
+/** Room to look in, in mm: as far as a way can need, and a little. */
+function reachOf(
+  { exit }: Leg,
+  { x, z }: Extent,
+  still: readonly Shaped[],
+  { planes }: MachineShape,
+  towards: 'nose' | 'tail',
+): { readonly xMm: Interval; readonly zMm: Interval } {
+  const length = x[1] - x[0];
+  if (exit === 'back') return { xMm: [(planes.get('tail-end') ?? 0) - x[1] - 150, 80], zMm: [-40, 420] };
+  const onTheWay = still.filter(({ extent }) => (towards === 'nose' ? extent.x[1] > x[0] : extent.x[0] < x[1]));
+  if (exit === 'down') {
+    const lowest = Math.min(z[1], ...onTheWay.map(({ extent }) => extent.z[0]));
+    return { xMm: [-260, 260], zMm: [lowest - z[1] - 260, 60] };
+  }
+  const highest = Math.max(z[0], ...onTheWay.map(({ extent }) => extent.z[1]));
+  const away = Math.min(1_400, Math.max(300, length));
+  return {
+    xMm: towards === 'nose' ? [-160, away] : [-away, 160],
+    zMm: [-60, highest - z[0] + 380],
+  };
+}

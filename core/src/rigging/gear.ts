@@ -1,0 +1,84 @@
+/** A hole of a hoist’s boom: how far it reaches, and what is stamped beside it. */
+export interface BoomHole {
+  readonly reachMm: number;
+  readonly ratedKg: number;
+  readonly lowestHookMm: number;
+  readonly highestHookMm: number;
+}
+
+export interface Hoist {
+  readonly id: string;
+  readonly name: string;
+  readonly holes: readonly BoomHole[];
+}
+
+/** A bar with a screw along which the hook travels. */
+export interface Leveller {
+  readonly id: string;
+  readonly name: string;
+  readonly barMm: number;
+  /** How far the hook goes with one turn. */
+  readonly leadMm: number;
+  /** How far it goes to either side of the middle. */
+  readonly travelMm: number;
+  readonly ratedKg: number;
+}
+
+export interface Sling {
+  readonly id: string;
+  readonly name: string;
+  readonly lengthMm: number;
+  readonly ratedKg: number;
+}
+
+/** What a body or a powerpack stands on. */
+export interface Support {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: 'stand' | 'jack' | 'dolly';
+  readonly lowestMm: number;
+  readonly highestMm: number;
+  readonly ratedKg: number;
+}
+
+/** What a shop lifts with. */
+export interface LiftingGear {
+  readonly hoists: readonly Hoist[];
+  readonly levellers: readonly Leveller[];
+  readonly slings: readonly Sling[];
+  readonly supports: readonly Support[];
+}
+
+/** What is there until the shop writes down its own: made-up gear of an ordinary size. */
+export const FIRST_GEAR: LiftingGear = {
+  hoists: [
+    {
+      id: 'folding-hoist',
+      name: 'Folding hoist',
+      holes: [
+        { reachMm: 920, ratedKg: 1_000, lowestHookMm: 380, highestHookMm: 1_980 },
+        { reachMm: 1_060, ratedKg: 750, lowestHookMm: 300, highestHookMm: 2_080 },
+        { reachMm: 1_200, ratedKg: 500, lowestHookMm: 220, highestHookMm: 2_190 },
+        { reachMm: 1_340, ratedKg: 250, lowestHookMm: 140, highestHookMm: 2_290 },
+      ],
+    },
+    {
+      id: 'gantry',
+      name: 'Gantry with chain block',
+      holes: [{ reachMm: 2_400, ratedKg: 2_000, lowestHookMm: 400, highestHookMm: 3_600 }],
+    },
+  ],
+  levellers: [
+    { id: 'leveller', name: 'Leveller with a crank', barMm: 600, leadMm: 4, travelMm: 240, ratedKg: 680 },
+    { id: 'spreader', name: 'Spreader beam', barMm: 1_200, leadMm: 6, travelMm: 300, ratedKg: 2_000 },
+  ],
+  slings: [
+    { id: 'chain-600', name: 'Chain sling 600', lengthMm: 600, ratedKg: 1_000 },
+    { id: 'chain-900', name: 'Chain sling 900', lengthMm: 900, ratedKg: 2_000 },
+  ],
+  supports: [
+    { id: 'stands', name: 'Stands, a pair', kind: 'stand', lowestMm: 290, highestMm: 610, ratedKg: 3_000 },
+    { id: 'dolly', name: 'Powerpack dolly', kind: 'dolly', lowestMm: 140, highestMm: 140, ratedKg: 500 },
+    { id: 'gearbox-jack', name: 'Gearbox jack', kind: 'jack', lowestMm: 210, highestMm: 1_800, ratedKg: 500 },
+  ],
+};

@@ -1,0 +1,35 @@
+import type { PlaneName } from './plane.js';
+import type { Interval } from './solid.js';
+import type { BayFeature, PartShape } from './spec.js';
+
+/** A way in the machine. */
+export type Direction = 'nose' | 'tail' | 'left' | 'right';
+
+/** By which side of the bay a powerpack leaves it. */
+export type Exit = 'up' | 'down' | 'back';
+
+/** One leg of a way out: what moves, by which side, and how far its gear can tilt it. */
+export interface Leg {
+  /** The parts at the root of what moves. Absent: those of the powerpack. */
+  readonly roots?: readonly string[];
+  readonly exit: Exit;
+  /** Tail down above zero, in degrees. */
+  readonly tiltDeg: Interval;
+  /** How far it is drawn straight off its shaft first, in mm; above zero towards the pulley. */
+  readonly drawOffMm?: number;
+}
+
+/** Where a plane is: so many mm from another, in the direction its axis counts, or from the origin of the machine. */
+export type PlaneAt = readonly [from: PlaneName | 'origin', mm: number];
+
+/** How large the machines of one layout are, and where things sit in them; a usual one, until somebody measures. */
+export interface LayoutShape {
+  /** How the engine lies: where its pulley end and its intake side look. */
+  readonly pulleyTo: Direction;
+  readonly coldTo: Direction;
+  readonly planes: Readonly<Partial<Record<PlaneName, PlaneAt>>>;
+  readonly parts: Readonly<Record<string, PartShape>>;
+  readonly bay: readonly BayFeature[];
+  /** Legs by route, in their order. */
+  readonly ways: Readonly<Record<string, readonly Leg[]>>;
+}
