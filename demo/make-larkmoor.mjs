@@ -56,6 +56,11 @@ function withNote(pattern, hole, note) {
   return { ...pattern, holes: pattern.holes.map((one, index) => (index === hole ? { ...one, note } : one)) };
 }
 
+/** What a tape gave, plane by plane. */
+function measured(crew, by, planes) {
+  for (const [plane, mm] of Object.entries(planes)) crew.write(by, 1, { kind: 'machine-measured', plane, mm });
+}
+
 function minibus() {
   const crew = begin('minibus', '2026-11-18', {
     title: 'Minibus: slips when warm',
@@ -99,6 +104,7 @@ function minibus() {
     quantity: 4,
     reason: 'Nuts pull through the shield',
   });
+  measured(crew, 'Ines', { bulkhead: 372, cowl: 931, slam: 455, radiator: 44, pulley: 581, crank: 448, top: 419 });
   crew.workUntil((state) => state.progress.get('open:downpipe-turbo')?.is === 'stuck', {
     'open:downpipe-turbo': (now) =>
       now.write('Tobias', 25, {
@@ -337,6 +343,7 @@ function sweeper() {
     ...settings,
     pins: [{ of: 'remove:airbox', before: 'remove:airbox', after: 'open:gear-cable-select' }],
   });
+  measured(crew, 'Ruth', { radiator: 150, tail: 332 });
   return crew;
 }
 

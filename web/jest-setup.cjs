@@ -17,6 +17,10 @@ Object.defineProperty(window, 'matchMedia', {
     removeEventListener: () => undefined,
   }),
 });
+globalThis.ResizeObserver = class {
+  observe() {}
+  disconnect() {}
+};
 Element.prototype.scrollIntoView = () => undefined;
 beforeEach(() => localStorage.clear());
 URL.createObjectURL = () => 'blob:picture';

@@ -84,6 +84,7 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
   'hold-point-signed': { kind: 'hold-point-signed', holdPoint: 'pre-lift', confirmed: ['rated'] },
   'torque-read': { kind: 'torque-read', connection: 'mount-left', wrench: 'half', read: { value: 75, unit: 'N·m' } },
   'torque-accepted': { kind: 'torque-accepted', connection: 'mount-left', reason: 'No room' },
+  'machine-measured': { kind: 'machine-measured', plane: 'bulkhead', mm: 372 },
   'fluid-measured': { kind: 'fluid-measured', circuit: 'coolant', direction: 'out', litres: 6.8 },
   noted: { kind: 'noted', text: 'Seen' },
   'part-needed': { kind: 'part-needed', need: uuid, name: 'Seal', quantity: 1, reason: 'Weeps' },

@@ -11,6 +11,7 @@ import { patternDrawnSchema } from './entries/fasteners/pattern-drawn.js';
 import { setDescribedSchema } from './entries/fasteners/set-described.js';
 import { taggedSchema } from './entries/fasteners/tagged.js';
 import { fluidMeasuredSchema } from './entries/fluids/fluid-measured.js';
+import { machineMeasuredSchema } from './entries/lift/machine-measured.js';
 import { connectionFoundSchema } from './entries/map/connection-found.js';
 import { leftOnPurposeSchema } from './entries/map/left-on-purpose.js';
 import { partArrivedSchema } from './entries/parts/part-arrived.js';
@@ -64,6 +65,7 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'torque-read': torqueReadSchema,
   'torque-accepted': torqueAcceptedSchema,
   'fluid-measured': fluidMeasuredSchema,
+  'machine-measured': machineMeasuredSchema,
   noted: notedSchema,
   'part-needed': partNeededSchema,
   'part-arrived': partArrivedSchema,

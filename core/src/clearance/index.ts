@@ -2,6 +2,7 @@
  * The way through: how a powerpack leaves its bay with most room round it. Shapes of what is on it now move along, up and
  * tilt against what still stands round it; the answer is a way, its narrowest place, and never more room than there is.
  */
+export { closestPoints } from './closest.js';
 export { Gaps, poseBetween, type Gap } from './gaps.js';
 export { MOST_BODIES, pairOf, placed, SceneError, SEATED, turned } from './scene.js';
 export type { Body, Pose, Scene, WayOut } from './scene.js';

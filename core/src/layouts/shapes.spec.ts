@@ -1,5 +1,6 @@
 import { lumpOf, waysOut } from '../connection-map/index.js';
 import { legsOf, weightOf } from '../lift/index.js';
+import { FIRST_GEAR } from '../rigging/index.js';
 import { Gaps, SEATED } from '../clearance/index.js';
 import { pairwise } from '../testing/pairwise.js';
 import { workOf } from '../work/index.js';
@@ -19,11 +20,13 @@ function legs(template: Template, choices = {}) {
         kind === 'remove' && part !== undefined ? [...lumpOf(map, [part])] : [],
       ),
     );
-    return legsOf({ map, lump: work.lump, route: route.id, off, shape }).map((leg) => ({
-      way: `${powerpack.id} by ${route.id}`,
-      leg,
-      shape,
-    }));
+    return legsOf({ map, lump: work.lump, route: route.id, off, shape, raisedMm: 350, gear: FIRST_GEAR }).map(
+      (leg) => ({
+        way: `${powerpack.id} by ${route.id}`,
+        leg,
+        shape,
+      }),
+    );
   });
 }
 

@@ -82,6 +82,7 @@ export {
   isSettled,
   mayBePassedOver,
   onTheWayOut,
+  partsOut,
   powerpackMassKg,
   singleUseOpened,
   stillOpen,

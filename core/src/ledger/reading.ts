@@ -55,7 +55,8 @@ export interface Holding {
 }
 
 /** Parts that have been taken out and not put back, with what rides on them. */
-function partsOut(state: JobState): ReadonlySet<PartId> {
+/** Parts that are off the machine now, with what rides with them. */
+export function partsOut(state: JobState): ReadonlySet<PartId> {
   const out = new Set<PartId>();
   for (const { id } of state.work.plan.map.parts)
     if (isDone(state, operationId.remove(id)) && !isDone(state, operationId.fit(id)))

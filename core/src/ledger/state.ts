@@ -7,6 +7,7 @@ import type {
   MachineHeight,
 } from '../connection-map/index.js';
 import type { BoltPattern } from '../fasteners/index.js';
+import type { PlaneName } from '../shape/index.js';
 import type { Half, OperationId } from '../teardown/index.js';
 import type { Work } from '../work/index.js';
 import type { LooseBolt } from './entries/fasteners/bolt-found.js';
@@ -74,6 +75,8 @@ export interface JobRecord {
   readonly tags: ReadonlyMap<ConnectionId, number>;
   readonly torques: ReadonlyMap<ConnectionId, readonly TorqueReading[]>;
   readonly litres: ReadonlyMap<CircuitId, Litres>;
+  /** What a tape gave, by reference plane, in mm from the one it hangs on. */
+  readonly measured: ReadonlyMap<PlaneName, number>;
   readonly notes: readonly Note[];
   readonly needs: ReadonlyMap<string, PartToOrder>;
   readonly attempts: readonly Attempt[];
@@ -106,6 +109,7 @@ export function emptyRecord(): JobRecord {
     tags: new Map(),
     torques: new Map(),
     litres: new Map(),
+    measured: new Map(),
     notes: [],
     needs: new Map(),
     attempts: [],

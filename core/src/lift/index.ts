@@ -2,6 +2,10 @@
  * The lift of one job in true measure: what hangs on the hook now, what still stands round it, the way it goes, that way
  * as moves a person can do, and what taking off one more part would buy.
  */
-export { legsOf, weightOf, type LiftLeg, type LiftOf } from './legs.js';
-export { movesAlong, wayBack, type Move, type MoveKind } from './moves.js';
+export { findWay, type WayFound } from './find-way.js';
+export { barAboveCentreMm, legsOf, weightOf, type LiftLeg, type LiftOf } from './legs.js';
+export { liftFor, minutesToTakeOff, withoutPart } from './lift-for.js';
+export { moveWords } from './move-words.js';
+export { GO_MM, goesOf, movesAlong, wayBack, type Move, type MoveKind, type MovePart } from './moves.js';
+export { rigOf, USUAL_PICKS, type Picks, type Rig } from './rig.js';
 export { offersFor, type Offer } from './offers.js';

@@ -1,5 +1,6 @@
 import { pairOf, type Body, type Scene } from '../clearance/index.js';
 import { lumpOf, type ConnectionMap, type JobPlan, type PartId } from '../connection-map/index.js';
+import { levellerFor, mostTiltDeg, type LiftingGear } from '../rigging/index.js';
 import {
   axisOf,
   depthOf,
@@ -34,6 +35,10 @@ export interface LiftOf {
   readonly route: JobPlan['route'];
   readonly off: ReadonlySet<PartId>;
   readonly shape: MachineShape;
+  /** How far the machine is raised while it is lifted, in mm. */
+  readonly raisedMm: number;
+  /** What the shop lifts with. */
+  readonly gear: LiftingGear;
 }
 
 /** The legs of a lift in their order, each with its scene; none where nobody drew the route. */
@@ -70,7 +75,8 @@ function legOf(lift: LiftOf, leg: Leg, moves: ReadonlySet<PartId>, gone: Readonl
       })),
     );
   const movingBodies = bodies(moving, drawnOff.xMm, drawnOff.yMm);
-  const stillBodies = bodies(still);
+  // Whoever goes up swings its tail down on the way; down and out the body is raised as far as it takes.
+  const stillBodies = [...bodies(still), ...(leg.exit === 'up' ? [ground(lift, seated)] : [])];
   const { massKg, centre } = weightOf(moving);
   return {
     leg,
@@ -85,10 +91,41 @@ function legOf(lift: LiftOf, leg: Leg, moves: ReadonlySet<PartId>, gone: Readonl
       nested: nested(moving, still, movingBodies, stillBodies),
       pivot: { x: centre.x + drawnOff.xMm, z: centre.z },
       out: { exit: leg.exit, towards },
-      tiltDeg: leg.tiltDeg,
+      tiltDeg: tiltOf(leg, { moving, massKg, centre }, lift.gear),
       ...reachOf(leg, seated, still, shape, towards),
     },
   };
+}
+
+/** The floor of the shed under a machine that is raised. */
+function ground({ raisedMm }: LiftOf, { x, y }: Extent): Body {
+  const far = 4_000;
+  return {
+    id: 'ground',
+    name: 'shed floor',
+    outline: [
+      { x: x[0] - far, z: -raisedMm - 100 },
+      { x: x[1] + far, z: -raisedMm - 100 },
+      { x: x[1] + far, z: -raisedMm },
+      { x: x[0] - far, z: -raisedMm },
+    ],
+    across: [y[0] - far, y[1] + far],
+  };
+}
+
+/** How far it can be tilted: as far as there is use for, and as the leveller lets it. */
+function tiltOf(leg: Leg, hung: Pick<LiftLeg, 'moving' | 'massKg' | 'centre'>, gear: LiftingGear): Interval {
+  if (leg.exit !== 'up') return leg.tiltDeg;
+  const most = mostTiltDeg(levellerFor(gear, hung.massKg), barAboveCentreMm(hung));
+  return [Math.max(-most, leg.tiltDeg[0]), Math.min(most, leg.tiltDeg[1])];
+}
+
+/** How far the bar of a leveller hangs above the highest point of what it lifts, in mm. */
+const BAR_ABOVE_MM = 120;
+
+/** From the centre of gravity of what hangs up to the bar of its leveller, in mm. */
+export function barAboveCentreMm({ moving, centre }: Pick<LiftLeg, 'moving' | 'centre'>): number {
+  return Math.max(...moving.map(({ extent }) => extent.z[1])) - centre.z + BAR_ABOVE_MM;
 }
 
 /** Parts that are bolted to nothing but what leaves: undone, they hang by their hoses and are pushed aside. */

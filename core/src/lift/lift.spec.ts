@@ -3,7 +3,8 @@ import { lumpOf, RULES_NOW } from '../connection-map/index.js';
 import { compose, shapeOf, templateOf } from '../layouts/index.js';
 import { slot } from '../testing/scenes.js';
 import { workOf } from '../work/index.js';
-import { legsOf, movesAlong, offersFor, wayBack, type LiftOf, type Move } from './index.js';
+import { FIRST_GEAR } from '../rigging/index.js';
+import { legsOf, moveWords, movesAlong, offersFor, wayBack, type LiftOf, type Move } from './index.js';
 
 function liftOf(layout: string, powerpack: string, route: string, measured = {}): LiftOf {
   const map = compose(templateOf(layout));
@@ -15,7 +16,7 @@ function liftOf(layout: string, powerpack: string, route: string, measured = {})
       kind === 'remove' && part !== undefined ? [...lumpOf(map, [part])] : [],
     ),
   );
-  return { map, lump: work.lump, route, off, shape };
+  return { map, lump: work.lump, route, off, shape, raisedMm: 350, gear: FIRST_GEAR };
 }
 
 function ended<Result>(search: Generator<number, Result>): Result {
@@ -65,12 +66,12 @@ describe('the way as moves', () => {
     const moves = movesAlong(scene, way.poses);
     expect(moves.length).toBeGreaterThan(2);
     const gaps = new Gaps(scene);
-    moves.forEach(({ kind, amount, from, to, clearanceMm }, index) => {
+    moves.forEach(({ parts, from, to, clearanceMm }, index) => {
       expect(from).toEqual(index === 0 ? SEATED : moves[index - 1]?.to);
       const changed = (['xMm', 'zMm', 'tiltDeg'] as const).filter((axis) => from[axis] !== to[axis]);
-      expect(changed).toHaveLength(1);
-      expect(amount).toBeGreaterThan(0.9);
-      expect(kind).not.toBe(moves[index - 1]?.kind);
+      expect(changed.length).toBeGreaterThanOrEqual(parts.length);
+      if (parts.length === 1) expect(parts).not.toEqual(moves[index - 1]?.parts);
+      for (const { amount } of parts) expect(amount).toBeGreaterThan(0.1);
       for (const pose of closely([from, to], 10, gaps.reachMm))
         expect(gaps.at(pose, 80)?.mm ?? 80).toBeGreaterThanOrEqual(clearanceMm - 1e-6);
     });
@@ -85,10 +86,46 @@ describe('the way as moves', () => {
     const back = wayBack(out);
     expect(back.at(-1)?.to).toEqual(SEATED);
     expect(back[0]?.from).toEqual(out.at(-1)?.to);
-    const turned: Partial<Record<Move['kind'], Move['kind']>> = { raise: 'lower', out: 'in', in: 'out' };
-    expect(back.map(({ kind }) => kind)).toEqual(
-      [...out].reverse().map(({ kind }) => turned[kind] ?? expect.anything()),
+    const kinds = (moves: readonly Move[]) => moves.map(({ parts }) => parts.map(({ kind }) => kind));
+    const turned = {
+      raise: 'lower',
+      lower: 'raise',
+      out: 'in',
+      in: 'out',
+      'tail-down': 'nose-down',
+      'nose-down': 'tail-down',
+    };
+    expect(kinds(back)).toEqual([...kinds(out)].reverse().map((some) => some.map((kind) => turned[kind])));
+  });
+
+  it('is said as it is done: millimetres, turns of the leveller, goes', () => {
+    const [leg] = legsOf(liftOf('longitudinal-manual', 'engine-with-gearbox', 'top'));
+    const [leveller] = FIRST_GEAR.levellers;
+    if (!leg || !leveller) throw new Error('There is no leg.');
+    const move = (to: Partial<Move['to']>, parts: Move['parts']): Move => ({
+      parts,
+      from: SEATED,
+      to: { ...SEATED, ...to },
+      clearanceMm: 30,
+      watch: [],
+    });
+    expect(moveWords(move({ zMm: 120 }, [{ kind: 'raise', amount: 120 }]), leg, leveller)).toBe(
+      'Raise 120 mm, in 3 goes',
     );
+    expect(moveWords(move({ zMm: 120 }, [{ kind: 'raise', amount: 120 }]), leg, leveller, 150)).toBe('Raise 120 mm');
+    expect(moveWords(move({ tiltDeg: 20 }, [{ kind: 'tail-down', amount: 20 }]), leg, leveller)).toMatch(
+      /^Tail down \d\d turns \(20°\)$/,
+    );
+    const both: Move['parts'] = [
+      { kind: 'raise', amount: 40 },
+      { kind: 'out', amount: 90 },
+    ];
+    expect(moveWords(move({ zMm: 40, xMm: 90 }, both), leg, leveller)).toBe(
+      'Raise 40 mm, out 90 mm: a little of each, in 2 goes',
+    );
+    const [dolly] = legsOf(liftOf('transverse-cradle', 'cradle', 'under'));
+    if (!dolly) throw new Error('There is no leg.');
+    expect(moveWords(move({ zMm: -50 }, [{ kind: 'lower', amount: 50 }]), dolly, leveller)).toBe('Body up 50 mm');
   });
 
   it('says what to look at, nearest first', () => {

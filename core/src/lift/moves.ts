@@ -3,11 +3,15 @@ import { Gaps, poseBetween, type Gap, type Pose, type Scene } from '../clearance
 /** What a person does with hoist, jack or leveller. */
 export type MoveKind = 'raise' | 'lower' | 'out' | 'in' | 'tail-down' | 'nose-down';
 
-/** One move of one kind. */
-export interface Move {
+/** How far one thing goes in a move: in mm, or in degrees of tilt. */
+export interface MovePart {
   readonly kind: MoveKind;
-  /** In mm, or in degrees of tilt. */
   readonly amount: number;
+}
+
+/** One move: of one kind, or in a narrow place a little of each by turns. */
+export interface Move {
+  readonly parts: readonly MovePart[];
   readonly from: Pose;
   readonly to: Pose;
   /** Nothing comes nearer meanwhile, in mm. */
@@ -29,15 +33,16 @@ const ORDERS: readonly (readonly Axis[])[] = [
 /** Less than this is left for the next move. */
 const LEAST: Readonly<Record<Axis, number>> = { xMm: 8, zMm: 8, tiltDeg: 1 };
 /** A way is halved no more often than this between two of its corners. */
-const HALVINGS = 5;
+const HALVINGS = 1;
 /** So much nearer than the way itself moves one after the other may come, in mm. */
 const NEARER_MM = 2;
 const LOOK_WITHIN_MM = 400;
 const ROOM_MM = 80;
 
 /**
- * A way as moves one after the other: between two of its corners what is raised, tilted and moved along in the order that
- * keeps most room; where none keeps what the whole way has, the stretch is halved. Runs of one kind become one move.
+ * A way as moves: between two of its corners what is raised, tilted and moved along one after the other, in the order that
+ * keeps most room; where none keeps what the whole way has, in halves, and where that does not either, all of it together,
+ * a little of each by turns. Runs of one kind become one move.
  */
 export function movesAlong(scene: Scene, poses: readonly Pose[]): readonly Move[] {
   const gaps = new Gaps(scene);
@@ -51,15 +56,21 @@ export function movesAlong(scene: Scene, poses: readonly Pose[]): readonly Move[
       .map((corners) => ({ corners, mm: leastAlong(gaps, [from, ...corners]) }))
       .sort((one, other) => other.mm - one.mm);
     if (!best) return;
-    if (best.mm >= enoughMm || depth === HALVINGS) {
-      steps.push(...best.corners);
-      return;
+    if (best.mm >= enoughMm) steps.push(...best.corners);
+    else if (depth === HALVINGS) steps.push(to);
+    else {
+      go(poseBetween(from, to, 0.5), depth + 1);
+      go(to, depth + 1);
     }
-    go(poseBetween(from, to, 0.5), depth + 1);
-    go(to, depth + 1);
   };
   for (const to of poses.slice(1)) go(to, 0);
-  return joined(steps, scene).map(([kind, from, to]) => moveOf(gaps, kind, from, to));
+  return joined(steps, scene).map(([from, to]) => ({
+    parts: partsOf(from, to, scene),
+    from,
+    to,
+    clearanceMm: gaps.along(from, to, -Infinity, ROOM_MM),
+    watch: gaps.nearest(to, 3, LOOK_WITHIN_MM),
+  }));
 }
 
 function leastAlong(gaps: Gaps, poses: readonly Pose[]): number {
@@ -78,37 +89,38 @@ function cornersOf(from: Pose, to: Pose, order: readonly Axis[]): readonly Pose[
 }
 
 /** Runs of one kind as one. */
-function joined(poses: readonly Pose[], scene: Scene): readonly (readonly [MoveKind, Pose, Pose])[] {
-  const runs: [MoveKind, Pose, Pose][] = [];
+function joined(poses: readonly Pose[], scene: Scene): readonly (readonly [Pose, Pose])[] {
+  const runs: [Pose, Pose][] = [];
   poses.slice(1).forEach((to, index) => {
     const from = poses[index] as Pose;
-    const kind = kindOf(from, to, scene);
-    if (!kind) return;
+    const parts = partsOf(from, to, scene);
+    if (parts.length === 0) return;
     const last = runs.at(-1);
-    if (last?.[0] === kind) last[2] = to;
-    else runs.push([kind, from, to]);
+    const before = last && partsOf(last[0], last[1], scene);
+    if (last && before?.length === 1 && parts.length === 1 && before[0]?.kind === parts[0]?.kind) last[1] = to;
+    else runs.push([from, to]);
   });
   return runs;
 }
 
-function kindOf(from: Pose, to: Pose, { out }: Scene): MoveKind | undefined {
+function partsOf(from: Pose, to: Pose, { out }: Scene): readonly MovePart[] {
   const ahead = out.towards === 'nose' ? 1 : -1;
-  if (Math.abs(to.zMm - from.zMm) >= LEAST.zMm) return to.zMm > from.zMm ? 'raise' : 'lower';
-  if (Math.abs(to.tiltDeg - from.tiltDeg) >= LEAST.tiltDeg)
-    return to.tiltDeg > from.tiltDeg ? 'tail-down' : 'nose-down';
-  if (Math.abs(to.xMm - from.xMm) >= LEAST.xMm) return (to.xMm - from.xMm) * ahead > 0 ? 'out' : 'in';
-  return undefined;
+  const part = (by: number, least: number, more: MoveKind, less: MoveKind): readonly MovePart[] =>
+    Math.abs(by) < least ? [] : [{ kind: by > 0 ? more : less, amount: Math.abs(by) }];
+  return [
+    ...part(to.zMm - from.zMm, 1, 'raise', 'lower'),
+    ...part((to.xMm - from.xMm) * ahead, 1, 'out', 'in'),
+    ...part(to.tiltDeg - from.tiltDeg, 0.5, 'tail-down', 'nose-down'),
+  ];
 }
 
-function moveOf(gaps: Gaps, kind: MoveKind, from: Pose, to: Pose): Move {
-  return {
-    kind,
-    amount: Math.abs(to.xMm - from.xMm) + Math.abs(to.zMm - from.zMm) + Math.abs(to.tiltDeg - from.tiltDeg),
-    from,
-    to,
-    clearanceMm: gaps.along(from, to, -Infinity, ROOM_MM),
-    watch: gaps.nearest(to, 3, LOOK_WITHIN_MM),
-  };
+/** What one go of hoist or jack is, in mm, unless a crew says otherwise. */
+export const GO_MM = 50;
+
+/** How many goes a move takes that is done so many millimetres at a time. */
+export function goesOf({ from, to }: Move, goMm = GO_MM): number {
+  const far = Math.max(Math.abs(to.xMm - from.xMm), Math.abs(to.zMm - from.zMm));
+  return Math.max(1, Math.ceil((far - 1) / goMm));
 }
 
 const BACK: Readonly<Record<MoveKind, MoveKind>> = {
@@ -122,5 +134,10 @@ const BACK: Readonly<Record<MoveKind, MoveKind>> = {
 
 /** The same moves the way back in: last first, each turned round. */
 export function wayBack(moves: readonly Move[]): readonly Move[] {
-  return [...moves].reverse().map((move) => ({ ...move, kind: BACK[move.kind], from: move.to, to: move.from }));
+  return [...moves].reverse().map((move) => ({
+    ...move,
+    parts: move.parts.map(({ kind, amount }) => ({ kind: BACK[kind], amount })),
+    from: move.to,
+    to: move.from,
+  }));
 }

@@ -56,10 +56,10 @@ export const FIRST_GEAR: LiftingGear = {
       id: 'folding-hoist',
       name: 'Folding hoist',
       holes: [
-        { reachMm: 920, ratedKg: 1_000, lowestHookMm: 380, highestHookMm: 1_980 },
-        { reachMm: 1_060, ratedKg: 750, lowestHookMm: 300, highestHookMm: 2_080 },
-        { reachMm: 1_200, ratedKg: 500, lowestHookMm: 220, highestHookMm: 2_190 },
-        { reachMm: 1_340, ratedKg: 250, lowestHookMm: 140, highestHookMm: 2_290 },
+        { reachMm: 920, ratedKg: 1_000, lowestHookMm: 380, highestHookMm: 2_300 },
+        { reachMm: 1_060, ratedKg: 750, lowestHookMm: 300, highestHookMm: 2_460 },
+        { reachMm: 1_200, ratedKg: 500, lowestHookMm: 220, highestHookMm: 2_600 },
+        { reachMm: 1_340, ratedKg: 250, lowestHookMm: 140, highestHookMm: 2_720 },
       ],
     },
     {
@@ -69,7 +69,7 @@ export const FIRST_GEAR: LiftingGear = {
     },
   ],
   levellers: [
-    { id: 'leveller', name: 'Leveller with a crank', barMm: 600, leadMm: 4, travelMm: 240, ratedKg: 680 },
+    { id: 'leveller', name: 'Leveller with a crank', barMm: 720, leadMm: 4, travelMm: 300, ratedKg: 680 },
     { id: 'spreader', name: 'Spreader beam', barMm: 1_200, leadMm: 6, travelMm: 300, ratedKg: 2_000 },
   ],
   slings: [

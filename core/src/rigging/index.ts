@@ -6,6 +6,6 @@ export { balanceOf, EDGE_SHARE, together, type Balance, type Weight } from './ba
 export { FIRST_GEAR } from './gear.js';
 export type { BoomHole, Hoist, Leveller, LiftingGear, Sling, Support } from './gear.js';
 export { DYNAMIC, holesOf, type HoistNeed, type HoleJudgement } from './hoist.js';
-export { hookTravelMm, mostTiltDeg, turnsFor } from './leveller.js';
+export { hookTravelMm, levellerFor, mostTiltDeg, turnsFor } from './leveller.js';
 export { fourLegsN, GRAVITY, judgeLeg, REFUSE_UNDER_DEG, RiggingError, twoLegs, WARN_UNDER_DEG } from './slings.js';
 export type { SlingLeg } from './slings.js';

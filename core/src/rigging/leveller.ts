@@ -1,4 +1,4 @@
-import type { Leveller } from './gear.js';
+import type { Leveller, LiftingGear } from './gear.js';
 import { RiggingError } from './slings.js';
 
 /**
@@ -21,4 +21,12 @@ export function turnsFor({ leadMm }: Pick<Leveller, 'leadMm'>, travelMm: number)
 /** How far a leveller can tilt what hangs `aboveCentreMm` under it, in degrees to either side. */
 export function mostTiltDeg({ travelMm }: Pick<Leveller, 'travelMm'>, aboveCentreMm: number): number {
   return (Math.atan2(travelMm, aboveCentreMm) * 180) / Math.PI;
+}
+
+/** The smallest leveller that is rated for a weight, or the largest there is. */
+export function levellerFor({ levellers }: LiftingGear, massKg: number): Leveller {
+  const byRating = [...levellers].sort((one, other) => one.ratedKg - other.ratedKg);
+  const found = byRating.find(({ ratedKg }) => ratedKg >= massKg) ?? byRating.at(-1);
+  if (!found) throw new RiggingError('A shop without a leveller has nothing to reckon.');
+  return found;
 }

@@ -50,6 +50,12 @@ export const PLANES = {
 
 export type PlaneName = keyof typeof PLANES;
 
+/** Every plane there is. */
+export const PLANE_NAMES = Object.keys(PLANES) as readonly PlaneName[];
+
+/** Whether there is a plane of that name. */
+export const isPlane = (name: string): name is PlaneName => Object.hasOwn(PLANES, name);
+
 /** A plane, a distance in mm from one, or a share of the way between two: `bell+40`, `crank>top*0.5`, `crank>top*0.5+20`. */
 export type Level = PlaneName | `${PlaneName}${'+' | '-' | '>'}${string}`;
 

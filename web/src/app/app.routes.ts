@@ -54,6 +54,12 @@ export const routes: Routes = [
       { path: 'plan/tools', title: 'Tools', loadComponent: () => import('./pages/plan/tools').then((m) => m.Tools) },
       { path: 'strip', title: 'Strip', loadComponent: () => import('./pages/strip/strip').then((m) => m.Strip) },
       { path: 'lift', title: 'Lift', loadComponent: () => import('./pages/lift/lift').then((m) => m.Lift) },
+      {
+        path: 'lift/way',
+        title: 'Way through',
+        loadComponent: () => import('./pages/lift/lift-way').then((m) => m.LiftWay),
+      },
+      { path: 'lift/rig', title: 'Rig', loadComponent: () => import('./pages/lift/lift-rig').then((m) => m.LiftRig) },
       { path: 'bench', title: 'Bench', loadComponent: () => import('./pages/bench/bench').then((m) => m.Bench) },
       { path: 'refit', title: 'Refit', loadComponent: () => import('./pages/refit/refit').then((m) => m.Refit) },
       {

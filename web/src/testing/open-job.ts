@@ -18,6 +18,7 @@ import { PhotoShelf } from '../app/photos/photo-shelf';
 import { Tidier } from '../app/photos/tidier';
 import { PlanDraft } from '../app/planning/plan-draft';
 import { PlanSearch } from '../app/planning/plan-search';
+import { WaySearch } from '../app/planning/way-search';
 import { Api } from '../app/api/api';
 import { PhotoTaking } from '../app/photos/photo-taking';
 import { Recorder } from '../app/session/recorder';
@@ -28,6 +29,7 @@ import { FakeServer, testJob, theirEntry } from './fake-server';
 import { DraftsInStorage } from './drafts-in-storage';
 import { stillAndPlain } from './still-and-plain';
 import { OwnThreadSearch } from './own-thread-search';
+import { OwnThreadWay } from './own-thread-way';
 import { PlainTidier, ShelfInMemory } from './photo-stand-ins';
 
 /** A view with the job open around it, as the shell would have it. */
@@ -58,6 +60,7 @@ export function jobProviders(server: FakeServer) {
     { provide: Api, useValue: server },
     { provide: ErrorStateMatcher, useClass: WhenSent },
     { provide: PlanSearch, useClass: OwnThreadSearch },
+    { provide: WaySearch, useClass: OwnThreadWay },
     stillAndPlain,
     { provide: Drafts, useClass: DraftsInStorage },
     { provide: PhotoShelf, useClass: ShelfInMemory },

@@ -11,6 +11,7 @@ import { patternDrawn } from './fasteners/pattern-drawn.js';
 import { setDescribed } from './fasteners/set-described.js';
 import { tagged } from './fasteners/tagged.js';
 import { fluidMeasured } from './fluids/fluid-measured.js';
+import { machineMeasured } from './lift/machine-measured.js';
 import { connectionFound } from './map/connection-found.js';
 import { leftOnPurpose } from './map/left-on-purpose.js';
 import { partArrived } from './parts/part-arrived.js';
@@ -58,6 +59,7 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'torque-read': torqueRead,
   'torque-accepted': torqueAccepted,
   'fluid-measured': fluidMeasured,
+  'machine-measured': machineMeasured,
   'photo-taken': photoTaken,
   'photo-marked': photoMarked,
   'connection-found': connectionFound,

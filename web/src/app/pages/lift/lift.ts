@@ -9,6 +9,7 @@ import { STATION_WORDS, sentence } from '@brisk/core/words';
 import { Desk } from '../../session/desk';
 import { Selection } from '../../session/selection';
 import { Keys } from '../../ui/keys';
+import { LiftTabs } from './lift-tabs';
 import { BayFromAbove } from '../../map/bay-from-above';
 import { HoldPoint } from '../../working-step/hold-point';
 import { PlanDraft } from '../../planning/plan-draft';
@@ -18,7 +19,7 @@ import { StepInHand } from '../../working-step/step-in-hand';
 /** What still holds it, the gate before the lift, and the lift in small steps. */
 @Component({
   selector: 'bl-lift',
-  imports: [BayFromAbove, HoldPoint, MatButton, MatIcon, RouterLink, StepInHand],
+  imports: [BayFromAbove, HoldPoint, LiftTabs, MatButton, MatIcon, RouterLink, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lift.html',
   styleUrl: './lift.scss',

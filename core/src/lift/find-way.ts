@@ -1,0 +1,56 @@
+import { COARSE, FINE, wayThrough, type Fineness, type WayThrough } from '../clearance/index.js';
+import type { PartId } from '../connection-map/index.js';
+import { legsOf, type LiftOf } from './legs.js';
+import { movesAlong, type Move } from './moves.js';
+import { offersFor, type Offer } from './offers.js';
+
+/** What is known of a way so far. */
+export interface WayFound {
+  /** How much of the search is done. */
+  readonly share: number;
+  /** Absent until the first answer; “none” where the gear lets nothing out. */
+  readonly way?: WayThrough | 'none';
+  readonly moves: readonly Move[];
+  /** Whether the way is the one to go by, and not a first answer. */
+  readonly fine: boolean;
+  /** What one more part off would buy; absent until every part near the way has been tried. */
+  readonly offers?: readonly Offer[];
+}
+
+const NOTHING_YET: WayFound = { share: 0, moves: [], fine: false };
+
+/**
+ * The way through of one leg, told as it becomes known: a first answer on a coarse grid, the one to go by, its moves, then
+ * what one more part off would buy. Throws `SceneError`.
+ */
+export function* findWay(
+  lift: LiftOf,
+  leg: number,
+  minutesOf: (part: PartId) => number | undefined,
+): Generator<WayFound, WayFound> {
+  const scene = legsOf(lift)[leg]?.scene;
+  if (!scene) return { ...NOTHING_YET, share: 1, way: 'none', fine: true };
+  let found = NOTHING_YET;
+  const stages: readonly (readonly [Fineness, number, number])[] = [
+    [COARSE, 0, 0.1],
+    [FINE, 0.1, 0.6],
+  ];
+  for (const [fineness, from, to] of stages) {
+    const search = wayThrough(scene, fineness);
+    let step = search.next();
+    for (; !step.done; step = search.next()) yield { ...found, share: from + step.value * (to - from) };
+    const way = step.value ?? 'none';
+    found = {
+      share: to,
+      way,
+      moves: way === 'none' ? [] : movesAlong(scene, way.poses),
+      fine: fineness === FINE,
+    };
+    yield found;
+  }
+  if (found.way === undefined || found.way === 'none') return { ...found, share: 1, offers: [] };
+  const trying = offersFor(lift, leg, found.way, minutesOf);
+  let step = trying.next();
+  for (; !step.done; step = trying.next()) yield { ...found, share: 0.6 + 0.4 * step.value };
+  return { ...found, share: 1, offers: step.value };
+}

@@ -1,0 +1,52 @@
+import { lumpOf, routeOf, type JobPlan, type PartId } from '../connection-map/index.js';
+import { partsOut, type JobState } from '../ledger/index.js';
+import { shapeOf } from '../layouts/index.js';
+import { FIRST_GEAR } from '../rigging/index.js';
+import { operationId } from '../teardown/index.js';
+import { workOf, type Work } from '../work/index.js';
+import type { LiftOf } from './legs.js';
+
+/** How high stands hold a machine, as a rule, in mm. */
+const RAISED_MM = 350;
+
+/**
+ * The lift of a job as it stands: what is off already, and what the plan takes off before it. Parts that were passed over
+ * are still on. Nothing where nobody drew its layout. Throws `ShapeError` where a measurement turns something inside out.
+ */
+export function liftFor(state: JobState): LiftOf | undefined {
+  const { plan, lump, operations } = state.work;
+  const shape = shapeOf(plan.map, Object.fromEntries(state.measured));
+  if (!shape) return undefined;
+  const passedOver = (part: PartId) => state.progress.get(operationId.remove(part))?.is === 'skipped';
+  const planned = [...operations.values()].flatMap(({ kind, part }) =>
+    kind === 'remove' && part !== undefined && !passedOver(part) ? [...lumpOf(plan.map, [part])] : [],
+  );
+  const raised = routeOf(plan).liftSteps.some(({ height }) => height === 'raised');
+  return {
+    map: plan.map,
+    lump,
+    route: plan.route,
+    off: new Set([...partsOut(state), ...planned]),
+    shape,
+    raisedMm: raised ? RAISED_MM : 0,
+    gear: FIRST_GEAR,
+  };
+}
+
+/** `plan` with one more part taken off before the lift. */
+export function withoutPart(plan: JobPlan, part: PartId): JobPlan {
+  const { offFirst = [], ...practice } = plan.practice ?? {};
+  return { ...plan, practice: { ...practice, offFirst: [...offFirst.filter((one) => one !== part), part] } };
+}
+
+/**
+ * What taking `part` off before the lift and putting it back adds to the work of `plan`, in likely minutes; nothing where
+ * it cannot come off by itself.
+ */
+export function minutesToTakeOff(plan: JobPlan, part: PartId): number | undefined {
+  if (!plan.map.parts.some(({ id, removal }) => id === part && removal)) return undefined;
+  const minutes = ({ operations }: Work) =>
+    [...operations.values()].reduce((sum, operation) => sum + operation.minutes.likely, 0);
+  const more = minutes(workOf(withoutPart(plan, part))) - minutes(workOf(plan));
+  return more > 0 ? more : undefined;
+}

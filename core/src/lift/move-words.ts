@@ -1,0 +1,35 @@
+import { hookTravelMm, turnsFor, type Leveller } from '../rigging/index.js';
+import { barAboveCentreMm, type LiftLeg } from './legs.js';
+import { GO_MM, goesOf, type Move, type MoveKind } from './moves.js';
+
+const WORDS: Readonly<Record<MoveKind, string>> = {
+  raise: 'Raise',
+  lower: 'Lower',
+  out: 'Out',
+  in: 'In',
+  'tail-down': 'Tail down',
+  'nose-down': 'Nose down',
+};
+/** The same where it stands on a dolly and the body is moved. */
+const BODY_WORDS: Readonly<Partial<Record<MoveKind, string>>> = { raise: 'Body down', lower: 'Body up' };
+
+/** A move as a person does it: so many millimetres, so many turns of the leveller’s crank, in so many goes. */
+export function moveWords(move: Move, leg: LiftLeg, leveller: Leveller, goMm = GO_MM): string {
+  const words = move.parts.map(({ kind, amount }) => partWords(kind, amount, move, leg, leveller));
+  const [first, ...more] = words;
+  if (first === undefined) return 'Look all round';
+  const goes = goesOf(move, goMm);
+  const together = [first, ...more.map((one) => one.charAt(0).toLowerCase() + one.slice(1))].join(', ');
+  if (goes === 1) return together;
+  return more.length > 0 ? `${together}: a little of each, in ${goes} goes` : `${together}, in ${goes} goes`;
+}
+
+function partWords(kind: MoveKind, amount: number, { from, to }: Move, leg: LiftLeg, leveller: Leveller): string {
+  const onADolly = leg.leg.exit === 'down' && !leg.leg.roots;
+  const verb = (onADolly ? BODY_WORDS[kind] : undefined) ?? WORDS[kind];
+  if (kind !== 'tail-down' && kind !== 'nose-down') return `${verb} ${Math.round(amount)} mm`;
+  const degrees = `${Math.round(amount)}°`;
+  if (leg.leg.exit !== 'up') return `${verb} ${degrees}`;
+  const turns = Math.abs(turnsFor(leveller, hookTravelMm(barAboveCentreMm(leg), from.tiltDeg, to.tiltDeg)));
+  return `${verb} ${Math.round(turns)} turns (${degrees})`;
+}

@@ -1,0 +1,137 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
+import { MatSliderModule } from '@angular/material/slider';
+import type { Pose } from '@brisk/core/clearance';
+import { legsOf, liftFor, rigOf, USUAL_PICKS, type Picks } from '@brisk/core/lift';
+import { RiggingError } from '@brisk/core/rigging';
+import { ShapeError } from '@brisk/core/shape';
+import { CAUTION_WORDS } from '@brisk/core/connection-map';
+import { sentence } from '@brisk/core/words';
+import type { Subscription } from 'rxjs';
+import { BayFromTheSide, type Hanging } from '../../map/bay-from-the-side';
+import { WaySearch } from '../../planning/way-search';
+import { Desk } from '../../session/desk';
+import { LiftTabs } from './lift-tabs';
+
+const WRONG_WORDS = {
+  'too short': 'does not reach it',
+  'rated too low': 'not rated for it',
+  'hook too low': 'hook does not come high enough',
+  'hook too high': 'hook does not come low enough',
+} as const;
+
+/** How the powerpack hangs: centre of gravity, slings, leveller and boom, drawn with their figures. */
+@Component({
+  selector: 'bl-lift-rig',
+  imports: [BayFromTheSide, LiftTabs, MatSliderModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './lift-rig.html',
+  styleUrl: './lift-rig.scss',
+})
+export class LiftRig {
+  private readonly desk = inject(Desk);
+  private readonly search = inject(WaySearch);
+  protected readonly sentence = sentence;
+  protected readonly underLoad = CAUTION_WORDS['under-load'];
+  protected readonly wrongWords = WRONG_WORDS;
+  protected readonly picks = signal<Picks>(USUAL_PICKS);
+  private readonly poses = signal<readonly Pose[]>([]);
+
+  private readonly shaped = computed(() => {
+    const state = this.desk.state();
+    try {
+      const lift = state && liftFor(state);
+      return lift && state ? { lift, plan: state.work.plan } : undefined;
+    } catch (error) {
+      if (error instanceof ShapeError) return undefined;
+      throw error;
+    }
+  });
+  /** The leg that hangs on a hook. */
+  private readonly at = computed(() => {
+    const shaped = this.shaped();
+    return shaped ? legsOf(shaped.lift).findIndex(({ leg }) => leg.exit === 'up') : -1;
+  });
+  protected readonly leg = computed(() => {
+    const shaped = this.shaped();
+    return shaped && legsOf(shaped.lift)[this.at()];
+  });
+  protected readonly drawn = computed(() => this.shaped() !== undefined);
+
+  private readonly rigged = computed(() => {
+    const leg = this.leg();
+    const lift = this.shaped()?.lift;
+    if (!leg || !lift) return undefined;
+    const { planes } = lift.shape;
+    const end = leg.scene.out.towards === 'nose' ? planes.get('nose') : planes.get('tail-end');
+    const overhangMm = Math.abs((end ?? leg.centre.x) - leg.centre.x);
+    try {
+      return { rig: rigOf(leg, this.picks(), this.poses(), { overhangMm, raisedMm: lift.raisedMm, gear: lift.gear }) };
+    } catch (error) {
+      if (error instanceof RiggingError) return { wrong: error.message };
+      throw error;
+    }
+  });
+  protected readonly rig = computed(() => {
+    const rigged = this.rigged();
+    return rigged && 'rig' in rigged ? rigged.rig : undefined;
+  });
+  protected readonly wrong = computed(() => {
+    const rigged = this.rigged();
+    return rigged && 'wrong' in rigged ? rigged.wrong : undefined;
+  });
+  protected readonly hanging = computed((): Hanging | undefined => {
+    const rig = this.rig();
+    if (!rig) return undefined;
+    return {
+      hook: rig.hook,
+      centre: rig.centre,
+      words: `${Math.round(rig.massKg)} kg`,
+      slings: rig.legs.map((leg, index) => ({
+        pick: rig.picks[index as 0 | 1],
+        words: `${kgf(leg.tensionN)} kg, ${Math.round(leg.angleDeg)}°`,
+        flat: rig.judged[index as 0 | 1] !== 'as drawn',
+      })),
+    };
+  });
+  protected readonly refused = computed(() => this.rig()?.judged.includes('refused') ?? false);
+  protected readonly flat = computed(() => this.rig()?.judged.includes('flat') ?? false);
+
+  constructor() {
+    let running: Subscription | undefined;
+    effect(() => {
+      const shaped = this.shaped();
+      const leg = this.at();
+      running?.unsubscribe();
+      untracked(() => this.poses.set([]));
+      if (!shaped || leg < 0) return;
+      running = this.search.find({ ...shaped, leg }).subscribe({
+        next: ({ way, fine }) => {
+          if (way && way !== 'none') this.poses.set(way.poses);
+          if (fine) running?.unsubscribe();
+        },
+        error: () => this.poses.set([]),
+      });
+    });
+    inject(DestroyRef).onDestroy(() => running?.unsubscribe());
+  }
+
+  protected change(picks: Partial<Picks>): void {
+    this.picks.update((before) => ({ ...before, ...picks }));
+  }
+
+  protected per = (share: number): string => `${Math.round(share * 100)} %`;
+}
+
+/** What pulls in a sling as the weight that would pull as hard: what a crew reads off a scale. */
+function kgf(newtons: number): number {
+  return Math.round(newtons / 9.80665);
+}

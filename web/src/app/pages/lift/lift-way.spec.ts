@@ -1,0 +1,82 @@
+import { of, throwError } from 'rxjs';
+import { Ask } from '../../ui/ask';
+import { openView } from '../../../testing/open-job';
+import { theirEntry } from '../../../testing/fake-server';
+import { OwnThreadWay } from '../../../testing/own-thread-way';
+import { WaySearch } from '../../planning/way-search';
+import type { AskedWay } from '../../planning/way.worker';
+import { LiftWay } from './lift-way';
+
+const asking = (mm: number) => ({ provide: Ask, useValue: { ask: () => Promise.resolve({ mm }) } });
+
+describe('the way through', () => {
+  it('says how tight it is and where, how sure that is, and which moves it takes', async () => {
+    const view = await openView(LiftWay);
+    expect(view.text()).toMatch(/\d+ mm at the tightest|It does not go/);
+    expect(view.text()).toMatch(/at the .+, \d+ mm up/);
+    expect(view.text()).toMatch(/Not measured yet: it may be \d+ mm nearer/);
+    expect(view.element.querySelectorAll('.moves li').length).toBeGreaterThan(3);
+    expect(view.text()).toMatch(/look at .+ and .+, \d+ mm/);
+    expect(view.element.querySelector('svg')?.getAttribute('aria-label')).toMatch(/^The bay from the side/);
+  });
+
+  it('goes move by move, and shows what is nearest meanwhile', async () => {
+    const view = await openView(LiftWay);
+    const nearest = () => view.element.querySelector('.near')?.textContent;
+    const seated = nearest();
+    await view.press('Next move');
+    expect(view.element.querySelectorAll('.moves .now')).toHaveLength(1);
+    expect(nearest()).not.toBe(seated);
+    await view.press('Back');
+    expect(nearest()).toBe(seated);
+    await view.press('From above');
+    expect(view.element.querySelector('svg')?.getAttribute('aria-label')).toMatch(/from above/);
+  });
+
+  it('notes what a tape gives, and stretches the picture to it', async () => {
+    const view = await openView(LiftWay, [], undefined, { providers: [asking(401)] });
+    await view.press('Measure: bulkhead');
+    await view.settle();
+    expect(view.desk.state()?.measured.get('bulkhead')).toBe(401);
+    expect(view.text()).toContain('401 mm');
+  });
+
+  it('refuses a measurement that turns something inside out, in words, and keeps the rest', async () => {
+    const view = await openView(LiftWay, [], undefined, { providers: [asking(12)] });
+    await view.press('Measure: front of the crank pulley');
+    await view.settle();
+    expect(view.text()).toMatch(
+      /12 mm to the front of the crank pulley would turn the .+ inside out: measure it again\./,
+    );
+    expect(view.desk.state()?.measured.size).toBe(0);
+  });
+
+  it('says so where by the measures things are in each other where they sit', async () => {
+    const view = await openView(LiftWay, [
+      theirEntry({ kind: 'machine-measured', plane: 'bulkhead', mm: 365 }),
+      theirEntry({ kind: 'machine-measured', plane: 'cowl', mm: 800 }),
+    ]);
+    expect(view.text()).toMatch(/That cannot be/);
+    expect(view.text()).toMatch(/By these measures the .+ is \d+ mm in the .+ where it sits/);
+  });
+
+  it('puts one more part off into the plan', async () => {
+    class WithOffer extends OwnThreadWay {
+      override find(asked: AskedWay) {
+        const offer = { part: 'alternator', name: 'alternator', clearanceMm: 40, gainMm: 12, minutes: 26 };
+        return of({ share: 1, way: 'none' as const, moves: [], fine: true, offers: asked.leg === 0 ? [offer] : [] });
+      }
+    }
+    const view = await openView(LiftWay, [], undefined, { providers: [{ provide: WaySearch, useClass: WithOffer }] });
+    expect(view.text()).toContain('No way out within the reach of the gear');
+    expect(view.text()).toContain('+12 mm for 26 min, off and on again');
+    await view.press('Take it off first');
+    expect(view.server.plannings[0]?.plan.practice?.offFirst).toEqual(['alternator']);
+  });
+
+  it('says so when the search breaks down', async () => {
+    const broken = { find: () => throwError(() => new Error('The search stopped by itself.')) };
+    const view = await openView(LiftWay, [], undefined, { providers: [{ provide: WaySearch, useValue: broken }] });
+    expect(view.text()).toContain('The search stopped by itself.');
+  });
+});

@@ -1,0 +1,47 @@
+import type { Pinch } from '@brisk/core/clearance';
+import { axisOf, planesIn, PLANES, type MachineShape, type PlaneName } from '@brisk/core/shape';
+
+/** A measure somebody can take with a tape. */
+export interface Measure {
+  readonly plane: PlaneName;
+  readonly words: string;
+  readonly from: string;
+  readonly usualMm: number;
+  readonly measuredMm?: number;
+  /** The narrowest place hangs on it. */
+  readonly matters: boolean;
+}
+
+/** What is worth a tape on any machine, the most telling first. */
+const ALWAYS: readonly PlaneName[] = ['bulkhead', 'slam', 'radiator', 'pulley', 'tail', 'top', 'sump', 'cowl', 'sill'];
+const SHOWN = 8;
+
+/**
+ * The measures of a machine to take: those the narrowest place hangs on first, then what tells most; eight at the most, and
+ * all that were taken.
+ */
+export function measuresOf({ layout, measured }: MachineShape, pinch: Pinch | undefined): readonly Measure[] {
+  const onPinch = new Set<PlaneName>();
+  for (const id of pinch ? [pinch.moving.id, pinch.still.id] : []) {
+    const shape = layout.parts[id] ?? layout.bay.find((feature) => feature.id === id);
+    for (const spec of shape?.solids ?? []) for (const plane of planesIn(spec)) onPinch.add(plane);
+  }
+  const taken = Object.keys(measured) as PlaneName[];
+  const all = [...new Set([...onPinch, ...taken, ...ALWAYS])];
+  const measures = all.flatMap((plane): readonly Measure[] => {
+    const at = layout.planes[plane];
+    if (!at || at[0] === 'origin' || at[1] === 0 || axisOf(layout, plane).on === 'y') return [];
+    const measuredMm = measured[plane];
+    return [
+      {
+        plane,
+        words: PLANES[plane].words,
+        from: PLANES[at[0]].words,
+        usualMm: Math.abs(at[1]),
+        ...(measuredMm === undefined ? {} : { measuredMm }),
+        matters: onPinch.has(plane),
+      },
+    ];
+  });
+  return measures.slice(0, Math.max(SHOWN, onPinch.size + taken.length));
+}
