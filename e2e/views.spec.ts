@@ -9,6 +9,8 @@ const VIEWS: Readonly<Record<string, readonly string[]>> = {
     '/plan?step=open:downpipe-turbo',
     '/strip',
     '/lift',
+    '/lift/way',
+    '/lift/rig',
     '/bench',
     '/refit',
     '/first-start',

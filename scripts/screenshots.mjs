@@ -36,7 +36,7 @@ const views = {
   set: `/jobs/${minibus}/bags/steering-pump-bolts`,
   mystery: `/jobs/${minibus}/mystery`,
   photo: [`/jobs/${minibus}/photos`, 'Upper nut at the turbocharger'],
-  lift: `/jobs/${minibus}/lift`,
+  lift: `/jobs/${minibus}/lift/way`,
   bench: `/jobs/${job('De-icer')}/bench`,
   refit: `/jobs/${job('Belt loader')}/refit`,
   'first-start': `/jobs/${job('De-icer')}/first-start`,
@@ -66,6 +66,10 @@ for (const [name, path] of Object.entries(views)) {
   await page.evaluate(() => document.fonts.ready);
   // Figures of the planner come out of a worker.
   if (['schools', 'ways-out'].includes(name)) await page.waitForTimeout(9_000);
+  if (name === 'lift') {
+    await page.getByText('One more part off').waitFor();
+    for (let move = 0; move < 4; move += 1) await page.getByRole('button', { name: 'Next move' }).click();
+  }
   if (name === 'photo') await page.locator('.ground canvas').first().waitFor();
   await page.screenshot({ path: join(out, `${name}.png`) });
   say(name);

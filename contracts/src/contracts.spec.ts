@@ -84,6 +84,13 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
   'hold-point-signed': { kind: 'hold-point-signed', holdPoint: 'pre-lift', confirmed: ['rated'] },
   'torque-read': { kind: 'torque-read', connection: 'mount-left', wrench: 'half', read: { value: 75, unit: 'N·m' } },
   'torque-accepted': { kind: 'torque-accepted', connection: 'mount-left', reason: 'No room' },
+  'moves-taken': {
+    kind: 'moves-taken',
+    out: [{ title: 'Raise 40 mm', minutes: { low: 1, likely: 2, high: 4 } }],
+    back: [{ title: 'Raise 40 mm', minutes: { low: 1, likely: 2, high: 4 } }],
+    hangs: true,
+    drawnOff: false,
+  },
   'machine-measured': { kind: 'machine-measured', plane: 'bulkhead', mm: 372 },
   'fluid-measured': { kind: 'fluid-measured', circuit: 'coolant', direction: 'out', litres: 6.8 },
   noted: { kind: 'noted', text: 'Seen' },

@@ -11,6 +11,7 @@ import { patternDrawnSchema } from './entries/fasteners/pattern-drawn.js';
 import { setDescribedSchema } from './entries/fasteners/set-described.js';
 import { taggedSchema } from './entries/fasteners/tagged.js';
 import { fluidMeasuredSchema } from './entries/fluids/fluid-measured.js';
+import { movesTakenSchema } from './entries/lift/moves-taken.js';
 import { machineMeasuredSchema } from './entries/lift/machine-measured.js';
 import { connectionFoundSchema } from './entries/map/connection-found.js';
 import { leftOnPurposeSchema } from './entries/map/left-on-purpose.js';
@@ -66,6 +67,7 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'torque-accepted': torqueAcceptedSchema,
   'fluid-measured': fluidMeasuredSchema,
   'machine-measured': machineMeasuredSchema,
+  'moves-taken': movesTakenSchema,
   noted: notedSchema,
   'part-needed': partNeededSchema,
   'part-arrived': partArrivedSchema,

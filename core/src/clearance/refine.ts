@@ -27,7 +27,7 @@ export function* refined(
   }
 }
 
-/** The gap at a pose, up to a hand’s breadth; round the seat, no tighter than it sits is as good as wide. */
+/** The gap at a pose, up to what is wide; round the seat, no tighter than it sits is as good as wide. */
 export function roomOf(gaps: Gaps): (pose: Pose) => number {
   const seatedMm = gaps.at(SEATED, WIDE_MM)?.mm ?? WIDE_MM;
   return (pose) => {

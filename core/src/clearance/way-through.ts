@@ -18,7 +18,7 @@ export interface WayThrough {
   readonly clearanceMm: number;
   /** How near the nearest thing is where it sits. */
   readonly seatedMm: number;
-  /** The narrowest place once it has left its seat; absent where there is a hand’s breadth everywhere. */
+  /** The narrowest place once it has left its seat; absent where it is wide everywhere. */
   readonly pinch?: Pinch;
 }
 

@@ -5,8 +5,8 @@ import { SEATED, type Pose, type Scene } from './scene.js';
 
 const { floor, max, min, round } = Math;
 
-/** What a clearance is not wanted wider than: beyond a hand’s breadth nobody takes the longer way. */
-export const WIDE_MM = 80;
+/** What a clearance is not wanted wider than: beyond it nobody takes the longer way. */
+export const WIDE_MM = 50;
 
 /** A way over the grid, and what the grid makes of its narrowest place, in mm. */
 export interface GridWay {

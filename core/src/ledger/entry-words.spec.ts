@@ -72,6 +72,15 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
   'hold-point-signed': [{ holdPoint: 'made-safe', confirmed: [] }, /^Signed: /],
   'torque-read': [{ connection: joint, wrench: 'half', read: { value: 75, unit: 'N·m' } }, /: 75 N·m$/],
   'torque-accepted': [{ connection: joint, reason: 'No room' }, /accepted: No room$/],
+  'moves-taken': [
+    {
+      out: [{ title: 'Raise 40 mm', minutes: { low: 1, likely: 2, high: 4 } }],
+      back: [{ title: 'Raise 40 mm', minutes: { low: 1, likely: 2, high: 4 } }],
+      hangs: true,
+      drawnOff: false,
+    },
+    /^The lift goes by 1 moves/,
+  ],
   'machine-measured': [{ plane: 'bulkhead', mm: 372 }, /^372 mm to the bulkhead/],
   'fluid-measured': [{ circuit: 'coolant', direction: 'out', litres: 6.8 }, /^6.8 l out of /],
   noted: [{ text: 'Chafed', operation: `open:${joint}` }, /^Note at .*: Chafed$/],

@@ -10,6 +10,7 @@ import type { PatternDrawn } from './entries/fasteners/pattern-drawn.js';
 import type { SetDescribed } from './entries/fasteners/set-described.js';
 import type { Tagged } from './entries/fasteners/tagged.js';
 import type { FluidMeasured } from './entries/fluids/fluid-measured.js';
+import type { MovesTaken } from './entries/lift/moves-taken.js';
 import type { MachineMeasured } from './entries/lift/machine-measured.js';
 import type { ConnectionFound } from './entries/map/connection-found.js';
 import type { LeftOnPurpose } from './entries/map/left-on-purpose.js';
@@ -58,6 +59,7 @@ export type EntryBody =
   | TorqueAccepted
   | FluidMeasured
   | MachineMeasured
+  | MovesTaken
   | PhotoTaken
   | PhotoMarked
   | ConnectionFound

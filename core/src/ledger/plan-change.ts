@@ -1,6 +1,5 @@
 import type { JobPlan } from '../connection-map/index.js';
 import { sentence } from '../words/index.js';
-import { workOf } from '../work/index.js';
 import { rulesOf } from './entries/registry.js';
 import { foldLedger } from './fold.js';
 import type { JobState } from './state.js';
@@ -10,7 +9,7 @@ import type { JobState } from './state.js';
  * Throws `MapError` where the plan itself cannot be worked.
  */
 export function lostBy(state: JobState, plan: JobPlan): readonly string[] {
-  const work = workOf(plan, foldLedger(plan, state.entries).found);
+  const work = foldLedger(plan, state.entries).work;
   const circuits = new Set(work.plan.map.circuits.map(({ id }) => id));
   const lost = new Set<string>();
   for (const entry of state.entries) {

@@ -9,7 +9,7 @@ import type {
 import type { BoltPattern } from '../fasteners/index.js';
 import type { PlaneName } from '../shape/index.js';
 import type { Half, OperationId } from '../teardown/index.js';
-import type { Work } from '../work/index.js';
+import type { MovesOut, Work } from '../work/index.js';
 import type { LooseBolt } from './entries/fasteners/bolt-found.js';
 import type { Accepted } from './entries/fasteners/count-accepted.js';
 import type { Bag } from './entries/fasteners/fasteners-counted.js';
@@ -82,6 +82,8 @@ export interface JobRecord {
   readonly attempts: readonly Attempt[];
   readonly issues: ReadonlyMap<string, Issue>;
   readonly plans: ReadonlyMap<Half, FollowedPlan>;
+  /** The moves the lift goes by, where they were worked out for this machine. */
+  readonly moves?: MovesOut;
   readonly handedOver?: Mark & { readonly note?: string };
 }
 

@@ -1,4 +1,4 @@
-import { closely, COARSE, FINE, Gaps, SEATED, wayThrough, type WayThrough } from '../clearance/index.js';
+import { closely, COARSE, FINE, Gaps, SEATED, wayThrough, WIDE_MM, type WayThrough } from '../clearance/index.js';
 import { lumpOf, RULES_NOW } from '../connection-map/index.js';
 import { compose, shapeOf, templateOf } from '../layouts/index.js';
 import { slot } from '../testing/scenes.js';
@@ -73,7 +73,7 @@ describe('the way as moves', () => {
       if (parts.length === 1) expect(parts).not.toEqual(moves[index - 1]?.parts);
       for (const { amount } of parts) expect(amount).toBeGreaterThan(0.1);
       for (const pose of closely([from, to], 10, gaps.reachMm))
-        expect(gaps.at(pose, 80)?.mm ?? 80).toBeGreaterThanOrEqual(clearanceMm - 1e-6);
+        expect(gaps.at(pose, WIDE_MM)?.mm ?? WIDE_MM).toBeGreaterThanOrEqual(clearanceMm - 1e-6);
     });
     expect(Math.min(...moves.map(({ clearanceMm }) => clearanceMm))).toBeGreaterThan(way.clearanceMm - 4);
     const [last, end] = [moves.at(-1)?.to, way.poses.at(-1)];
@@ -90,8 +90,8 @@ describe('the way as moves', () => {
     const turned = {
       raise: 'lower',
       lower: 'raise',
-      out: 'in',
-      in: 'out',
+      forward: 'back',
+      back: 'forward',
       'tail-down': 'nose-down',
       'nose-down': 'tail-down',
     };
@@ -118,10 +118,10 @@ describe('the way as moves', () => {
     );
     const both: Move['parts'] = [
       { kind: 'raise', amount: 40 },
-      { kind: 'out', amount: 90 },
+      { kind: 'forward', amount: 90 },
     ];
     expect(moveWords(move({ zMm: 40, xMm: 90 }, both), leg, leveller)).toBe(
-      'Raise 40 mm, out 90 mm: a little of each, in 2 goes',
+      'Raise 40 mm, forward 90 mm: a little of each, in 2 goes',
     );
     const [dolly] = legsOf(liftOf('transverse-cradle', 'cradle', 'under'));
     if (!dolly) throw new Error('There is no leg.');
@@ -140,7 +140,7 @@ describe('the way as moves', () => {
 describe('one more part off', () => {
   it('is offered with what it buys and what it costs, the best bargain first', () => {
     // The radiator end is nearer than usual: the alternator scrapes the shroud on its way down.
-    const lift = liftOf('transverse-cradle', 'cradle', 'under');
+    const lift = liftOf('transverse-cradle', 'cradle', 'under', { radiator: 76 });
     const way = wayOf(lift, FINE);
     const offers = ended(offersFor(lift, 0, way, (part) => ({ alternator: 30, 'fan-shroud': 12 })[part]));
     expect(offers.map(({ part }) => part)).toContain('fan-shroud');

@@ -5,8 +5,8 @@ import { GO_MM, goesOf, type Move, type MoveKind } from './moves.js';
 const WORDS: Readonly<Record<MoveKind, string>> = {
   raise: 'Raise',
   lower: 'Lower',
-  out: 'Out',
-  in: 'In',
+  forward: 'Forward',
+  back: 'Back',
   'tail-down': 'Tail down',
   'nose-down': 'Nose down',
 };
@@ -25,11 +25,10 @@ export function moveWords(move: Move, leg: LiftLeg, leveller: Leveller, goMm = G
 }
 
 function partWords(kind: MoveKind, amount: number, { from, to }: Move, leg: LiftLeg, leveller: Leveller): string {
-  const onADolly = leg.leg.exit === 'down' && !leg.leg.roots;
-  const verb = (onADolly ? BODY_WORDS[kind] : undefined) ?? WORDS[kind];
+  const verb = (leg.leg.by === 'dolly' ? BODY_WORDS[kind] : undefined) ?? WORDS[kind];
   if (kind !== 'tail-down' && kind !== 'nose-down') return `${verb} ${Math.round(amount)} mm`;
   const degrees = `${Math.round(amount)}°`;
-  if (leg.leg.exit !== 'up') return `${verb} ${degrees}`;
+  if (leg.leg.by !== 'hoist') return `${verb} ${degrees}`;
   const turns = Math.abs(turnsFor(leveller, hookTravelMm(barAboveCentreMm(leg), from.tiltDeg, to.tiltDeg)));
   return `${verb} ${Math.round(turns)} turns (${degrees})`;
 }

@@ -1,7 +1,7 @@
-import { Gaps, poseBetween, type Gap, type Pose, type Scene } from '../clearance/index.js';
+import { Gaps, poseBetween, WIDE_MM, type Gap, type Pose, type Scene } from '../clearance/index.js';
 
 /** What a person does with hoist, jack or leveller. */
-export type MoveKind = 'raise' | 'lower' | 'out' | 'in' | 'tail-down' | 'nose-down';
+export type MoveKind = 'raise' | 'lower' | 'forward' | 'back' | 'tail-down' | 'nose-down';
 
 /** How far one thing goes in a move: in mm, or in degrees of tilt. */
 export interface MovePart {
@@ -37,7 +37,7 @@ const HALVINGS = 1;
 /** So much nearer than the way itself moves one after the other may come, in mm. */
 const NEARER_MM = 2;
 const LOOK_WITHIN_MM = 400;
-const ROOM_MM = 80;
+const ROOM_MM = WIDE_MM;
 
 /**
  * A way as moves: between two of its corners what is raised, tilted and moved along one after the other, in the order that
@@ -64,8 +64,8 @@ export function movesAlong(scene: Scene, poses: readonly Pose[]): readonly Move[
     }
   };
   for (const to of poses.slice(1)) go(to, 0);
-  return joined(steps, scene).map(([from, to]) => ({
-    parts: partsOf(from, to, scene),
+  return joined(steps).map(([from, to]) => ({
+    parts: partsOf(from, to),
     from,
     to,
     clearanceMm: gaps.along(from, to, -Infinity, ROOM_MM),
@@ -89,27 +89,26 @@ function cornersOf(from: Pose, to: Pose, order: readonly Axis[]): readonly Pose[
 }
 
 /** Runs of one kind as one. */
-function joined(poses: readonly Pose[], scene: Scene): readonly (readonly [Pose, Pose])[] {
+function joined(poses: readonly Pose[]): readonly (readonly [Pose, Pose])[] {
   const runs: [Pose, Pose][] = [];
   poses.slice(1).forEach((to, index) => {
     const from = poses[index] as Pose;
-    const parts = partsOf(from, to, scene);
+    const parts = partsOf(from, to);
     if (parts.length === 0) return;
     const last = runs.at(-1);
-    const before = last && partsOf(last[0], last[1], scene);
+    const before = last && partsOf(last[0], last[1]);
     if (last && before?.length === 1 && parts.length === 1 && before[0]?.kind === parts[0]?.kind) last[1] = to;
     else runs.push([from, to]);
   });
   return runs;
 }
 
-function partsOf(from: Pose, to: Pose, { out }: Scene): readonly MovePart[] {
-  const ahead = out.towards === 'nose' ? 1 : -1;
+function partsOf(from: Pose, to: Pose): readonly MovePart[] {
   const part = (by: number, least: number, more: MoveKind, less: MoveKind): readonly MovePart[] =>
     Math.abs(by) < least ? [] : [{ kind: by > 0 ? more : less, amount: Math.abs(by) }];
   return [
     ...part(to.zMm - from.zMm, 1, 'raise', 'lower'),
-    ...part((to.xMm - from.xMm) * ahead, 1, 'out', 'in'),
+    ...part(to.xMm - from.xMm, 1, 'forward', 'back'),
     ...part(to.tiltDeg - from.tiltDeg, 0.5, 'tail-down', 'nose-down'),
   ];
 }
@@ -126,8 +125,8 @@ export function goesOf({ from, to }: Move, goMm = GO_MM): number {
 const BACK: Readonly<Record<MoveKind, MoveKind>> = {
   raise: 'lower',
   lower: 'raise',
-  out: 'in',
-  in: 'out',
+  forward: 'back',
+  back: 'forward',
   'tail-down': 'nose-down',
   'nose-down': 'tail-down',
 };

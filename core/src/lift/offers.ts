@@ -1,4 +1,4 @@
-import { COARSE, wayThrough, type Gap, type WayThrough, Gaps, closely } from '../clearance/index.js';
+import { closely, COARSE, Gaps, WIDE_MM, wayThrough, type Gap, type WayThrough } from '../clearance/index.js';
 import type { PartId } from '../connection-map/index.js';
 import { legsOf, type LiftOf } from './legs.js';
 
@@ -45,16 +45,20 @@ export function* offersFor(
       return minutes === undefined ? [] : [{ part, minutes }];
     })
     .slice(0, MOST_TRIED);
-  const before = (yield* coarse(lift, leg, 0, parts.length))?.clearanceMm ?? way.clearanceMm;
   const offers: Offer[] = [];
   for (const [index, { part, minutes }] of parts.entries()) {
-    const without = yield* coarse({ ...lift, off: new Set([...lift.off, part]) }, leg, index + 1, parts.length + 1);
-    const gainMm = (without?.pinch?.mm ?? without?.clearanceMm ?? before) - (way.pinch?.mm ?? way.clearanceMm);
+    const without = yield* coarse({ ...lift, off: new Set([...lift.off, part]) }, leg, index, parts.length);
+    const gainMm = without ? roomOf(without) - roomOf(way) : 0;
     if (!without || gainMm < WORTH_MM) continue;
     const name = lift.map.parts.find(({ id }) => id === part)?.name ?? part;
     offers.push({ part, name, clearanceMm: without.clearanceMm, gainMm, minutes });
   }
   return offers.sort((one, other) => other.gainMm / other.minutes - one.gainMm / one.minutes);
+}
+
+/** The room of a way at its narrowest once it has left its seat; what it overlaps, where it does not go. */
+function roomOf({ pinch, clearanceMm }: WayThrough): number {
+  return Math.min(pinch?.mm ?? WIDE_MM, clearanceMm < 0 ? clearanceMm : WIDE_MM);
 }
 
 function* coarse(lift: LiftOf, leg: number, index: number, count: number): Generator<number, WayThrough | undefined> {

@@ -13,6 +13,8 @@ export interface Leg {
   /** The parts at the root of what moves. Absent: those of the powerpack. */
   readonly roots?: readonly string[];
   readonly exit: Exit;
+  /** What carries it. */
+  readonly by: 'hoist' | 'jack' | 'dolly';
   /** Tail down above zero, in degrees. */
   readonly tiltDeg: Interval;
   /** How far it is drawn straight off its shaft first, in mm; above zero towards the pulley. */

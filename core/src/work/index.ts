@@ -10,6 +10,7 @@ import {
   type JobPlan,
   type PartId,
 } from '../connection-map/index.js';
+import { byMoves, type MovesOut } from './by-moves.js';
 import { refitOf, type Refit } from '../refit/index.js';
 import {
   motionOf,
@@ -24,6 +25,8 @@ import {
   type Run,
   type Teardown,
 } from '../teardown/index.js';
+
+export { byMoves, type MovesOut, type MoveStep } from './by-moves.js';
 
 export interface Work extends PrecedenceGraph {
   readonly plan: JobPlan;
@@ -44,10 +47,12 @@ export interface Work extends PrecedenceGraph {
 const known = new WeakMap<JobPlan, Work>();
 
 /**
- * All work of `plan`, with the connections `found` while working laid onto its map, unless it has them by now. Throws `MapError` and
+ * All work of `plan`, with the connections `found` while working laid onto its map, unless it has them by now, and with the
+ * `moves` of its lift where they were worked out for this machine. Throws `MapError` and
  * `CyclicMapError` as the teardown does.
  */
-export function workOf(plan: JobPlan, found: readonly Connection[] = []): Work {
+export function workOf(plan: JobPlan, found: readonly Connection[] = [], moves?: MovesOut): Work {
+  if (moves) return derived(byMoves(withFound(plan, found), moves));
   if (found.length > 0) return derived(withFound(plan, found));
   const work = known.get(plan) ?? derived(plan);
   known.set(plan, work);

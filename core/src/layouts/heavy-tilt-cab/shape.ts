@@ -63,7 +63,7 @@ export const heavyTiltCabShape: LayoutShape = {
     },
   ],
   ways: {
-    top: [{ exit: 'up', tiltDeg: [-6, 12] }],
+    top: [{ exit: 'up', by: 'hoist', tiltDeg: [-6, 12] }],
     'top-engine': [{ ...engineOffLengthwise, tiltDeg: [-6, 12], drawOffMm: 190 }],
     under: [{ ...gearboxOffLengthwise, drawOffMm: -190 }],
   },

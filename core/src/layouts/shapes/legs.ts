@@ -1,13 +1,13 @@
 import type { Leg } from '../../shape/index.js';
 
 /** Up on a hoist with a leveller whose bar lies along the engine. */
-export const upLengthwise: Leg = { exit: 'up', tiltDeg: [-12, 42] };
+export const upLengthwise: Leg = { exit: 'up', by: 'hoist', tiltDeg: [-12, 42] };
 /** Up on a hoist with a leveller whose bar lies across the machine: it hardly tilts along it. */
-export const upAcross: Leg = { exit: 'up', tiltDeg: [-9, 9] };
+export const upAcross: Leg = { exit: 'up', by: 'hoist', tiltDeg: [-9, 9] };
 /** Down on a dolly while the body goes up. */
-export const downWithTheBody: Leg = { exit: 'down', tiltDeg: [-3, 3] };
+export const downWithTheBody: Leg = { exit: 'down', by: 'dolly', tiltDeg: [-3, 3] };
 /** Down on a jack with its strap. */
-export const downOnAJack: Leg = { exit: 'down', tiltDeg: [-6, 14] };
+export const downOnAJack: Leg = { exit: 'down', by: 'jack', tiltDeg: [-6, 14] };
 
 /** So far a shaft reaches into the clutch, in mm. */
 const SHAFT_MM = 130;

@@ -49,7 +49,7 @@ export const utilityBeltShape: LayoutShape = {
       solids: [box(['tail-end', 'slam'], ['right-side', 'left-side'], ['rail-top', 'rail-top+8'])],
     },
   ],
-  ways: { top: [upAcross], rear: [{ exit: 'back', tiltDeg: [-4, 4] }] },
+  ways: { top: [upAcross], rear: [{ exit: 'back', by: 'hoist', tiltDeg: [-4, 4] }] },
   parts: {
     engine: hard(
       block(['bell', 'bell>pulley*0.85'], ['hot', 'cold'], ['sump+40', 'deck']),

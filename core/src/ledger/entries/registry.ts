@@ -11,6 +11,7 @@ import { patternDrawn } from './fasteners/pattern-drawn.js';
 import { setDescribed } from './fasteners/set-described.js';
 import { tagged } from './fasteners/tagged.js';
 import { fluidMeasured } from './fluids/fluid-measured.js';
+import { movesTaken } from './lift/moves-taken.js';
 import { machineMeasured } from './lift/machine-measured.js';
 import { connectionFound } from './map/connection-found.js';
 import { leftOnPurpose } from './map/left-on-purpose.js';
@@ -60,6 +61,7 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'torque-accepted': torqueAccepted,
   'fluid-measured': fluidMeasured,
   'machine-measured': machineMeasured,
+  'moves-taken': movesTaken,
   'photo-taken': photoTaken,
   'photo-marked': photoMarked,
   'connection-found': connectionFound,

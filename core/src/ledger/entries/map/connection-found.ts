@@ -54,7 +54,7 @@ export const connectionFound: EntryRules<ConnectionFound> = {
   /** A found connection joins the map; what was signed before it was known is signed again. */
   fold(draft, { connection, alreadyOpen }, mark) {
     draft.found.push(asFound(connection));
-    draft.work = workOf(draft.plan, draft.found);
+    draft.work = workOf(draft.plan, draft.found, draft.moves);
     if (alreadyOpen) draft.progress.set(operationId.open(connection.id), { is: 'done', ...mark });
     if (!allLifted(draft)) draft.progress.delete(operationId.hold('pre-lift'));
     draft.progress.delete(operationId.hold('pre-start'));

@@ -45,6 +45,8 @@ export class LiftRig {
   protected readonly picks = signal<Picks>(USUAL_PICKS);
   private readonly poses = signal<readonly Pose[]>([]);
 
+  protected readonly wayKnown = computed(() => this.poses().length > 0);
+
   private readonly shaped = computed(() => {
     const state = this.desk.state();
     try {

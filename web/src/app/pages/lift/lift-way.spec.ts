@@ -74,6 +74,24 @@ describe('the way through', () => {
     expect(view.server.plannings[0]?.plan.practice?.offFirst).toEqual(['alternator']);
   });
 
+  it('makes its moves the steps of the lift and of the way back', async () => {
+    const roomy = { cowl: 1_000, radiator: 20, bulkhead: 420 } as const;
+    const view = await openView(
+      LiftWay,
+      (['cowl', 'radiator', 'bulkhead'] as const).map((plane) =>
+        theirEntry({ kind: 'machine-measured', plane, mm: roomy[plane] }),
+      ),
+    );
+    const moves = view.element.querySelectorAll('.moves li').length;
+    await view.press('Work by these moves');
+    expect(view.text()).toContain('The lift goes by these moves, out and back.');
+    const steps = [...(view.desk.state()?.work.operations.keys() ?? [])];
+    expect(steps.filter((id) => id.startsWith('lift:move-'))).toHaveLength(moves);
+    expect(steps.filter((id) => id.startsWith('lower:back-'))).toHaveLength(moves);
+    expect(steps).toContain('lift:set-down');
+    expect(steps).not.toContain('lift:clear-nose');
+  });
+
   it('says so when the search breaks down', async () => {
     const broken = { find: () => throwError(() => new Error('The search stopped by itself.')) };
     const view = await openView(LiftWay, [], undefined, { providers: [{ provide: WaySearch, useValue: broken }] });

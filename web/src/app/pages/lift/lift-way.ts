@@ -13,11 +13,12 @@ import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatSliderModule } from '@angular/material/slider';
 import { positive } from '@brisk/contracts/fields';
 import type { JobPlan } from '@brisk/core/connection-map';
-import { Gaps, poseBetween, SEATED, type Pose } from '@brisk/core/clearance';
+import { Gaps, poseBetween, SEATED, WIDE_MM, type Pose } from '@brisk/core/clearance';
 import {
   legsOf,
   liftFor,
   moveWords,
+  movesToTake,
   withoutPart,
   type LiftOf,
   type Move,
@@ -27,6 +28,7 @@ import {
 import { levellerFor } from '@brisk/core/rigging';
 import { PLANES, ShapeError, spreadBetween, type PlaneName } from '@brisk/core/shape';
 import { sentence } from '@brisk/core/words';
+import equal from 'fast-deep-equal';
 import type { Subscription } from 'rxjs';
 import { BayFromTheSide, type BayView } from '../../map/bay-from-the-side';
 import { WaySearch } from '../../planning/way-search';
@@ -60,6 +62,7 @@ export class LiftWay {
   private readonly asker = inject(Ask);
   private readonly search = inject(WaySearch);
   protected readonly sentence = sentence;
+  protected readonly wideMm = WIDE_MM;
 
   protected readonly leg = signal(0);
   protected readonly view = signal<BayView>('side');
@@ -158,6 +161,23 @@ export class LiftWay {
     };
   });
 
+  /** The moves as steps of the lift, once they are the ones to go by; only where it leaves in one leg. */
+  private readonly toTake = computed(() => {
+    const found = this.found();
+    const leg = this.here();
+    const gear = this.shaped()?.lift.gear;
+    const goes = (this.way()?.clearanceMm ?? 0) > 0;
+    if (!leg || !gear || !found?.fine || !goes || found.moves.length === 0 || this.legs().length !== 1)
+      return undefined;
+    return movesToTake(leg, found.moves, levellerFor(gear, leg.massKg));
+  });
+  protected readonly taken = computed((): 'these' | 'others' | 'none' | undefined => {
+    const steps = this.toTake();
+    if (!steps) return undefined;
+    const { moves } = this.desk.state() ?? {};
+    return moves === undefined ? 'none' : equal(moves, steps) ? 'these' : 'others';
+  });
+
   protected readonly measures = computed(() => {
     const state = this.desk.state();
     const shape = this.shaped()?.lift.shape;
@@ -218,6 +238,11 @@ export class LiftWay {
       else requestAnimationFrame(frame);
     };
     requestAnimationFrame(frame);
+  }
+
+  protected workBy(): void {
+    const steps = this.toTake();
+    if (steps) this.recorder.record('The lift goes by these moves', { kind: 'moves-taken', ...steps });
   }
 
   protected async take({ part }: Offer): Promise<void> {

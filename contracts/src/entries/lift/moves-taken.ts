@@ -1,0 +1,31 @@
+import type { MoveStep } from '@brisk/core/work';
+import type { ThreePointMinutes } from '@brisk/core/connection-map';
+import { list, optionalText, positive, text, yesOrNo } from '../../fields.js';
+import { record } from '../../record.js';
+import { entry, type EntrySchema } from '../entry-schema.js';
+
+/** A way is not taken in more moves. */
+const MOST_MOVES = 55;
+const LONGEST_MIN = 600;
+
+const moves = () =>
+  list(
+    record<MoveStep>({
+      title: text(),
+      tip: optionalText(),
+      minutes: record<ThreePointMinutes>({
+        low: positive(LONGEST_MIN),
+        likely: positive(LONGEST_MIN),
+        high: positive(LONGEST_MIN),
+      }),
+    }),
+    MOST_MOVES,
+    1,
+  );
+
+export const movesTakenSchema: EntrySchema<'moves-taken'> = entry('moves-taken', {
+  out: moves(),
+  back: moves(),
+  hangs: yesOrNo(),
+  drawnOff: yesOrNo(),
+});

@@ -1,0 +1,40 @@
+import { MapError, routeOf } from '../../../connection-map/index.js';
+import { byMoves, workOf, type MovesOut } from '../../../work/index.js';
+import { isDone } from '../../reading.js';
+import { NOTHING, refuse, type Refusal } from '../../refusal.js';
+import type { JobState } from '../../state.js';
+import type { EntryRules } from '../entry-rules.js';
+
+/** The lift goes by moves worked out for this machine, instead of the layout’s few steps. */
+export interface MovesTaken extends MovesOut {
+  readonly kind: 'moves-taken';
+}
+
+export const movesTaken: EntryRules<MovesTaken> = {
+  mayFollow(state, { kind: _kind, id: _id, at: _at, by: _by, ...moves }) {
+    const begun = [...state.work.operations.values()].some(
+      ({ id, phase }) => phase === 'lift' && isDone(state, id) && id.startsWith('lift:'),
+    );
+    if (begun) return refuse('order', 'The lift has begun: go on by the moves it was begun with.');
+    if (routeOf(state.plan).liftSteps.length < 2)
+      return refuse('sense', 'This route says too little of its way out for moves to stand between.');
+    return unworkable(state, moves);
+  },
+  fold(draft, { out, back, hangs, drawnOff }) {
+    draft.moves = { out, back, hangs, drawnOff };
+    draft.work = workOf(draft.plan, draft.found, draft.moves);
+  },
+  stop: () => 'lift',
+  minutes: 'by-itself',
+  words: ({ out }) => `The lift goes by ${out.length} moves worked out for this machine`,
+};
+
+function unworkable(state: JobState, moves: MovesOut): readonly Refusal[] {
+  try {
+    workOf(byMoves(state.plan, moves), state.found);
+    return NOTHING;
+  } catch (error) {
+    if (error instanceof MapError) return refuse('sense', error.message);
+    throw error;
+  }
+}

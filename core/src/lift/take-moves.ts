@@ -1,0 +1,43 @@
+import type { Leveller } from '../rigging/index.js';
+import type { MovesOut, MoveStep } from '../work/index.js';
+import type { LiftLeg } from './legs.js';
+import { moveWords } from './move-words.js';
+import { GO_MM, goesOf, wayBack, type Move } from './moves.js';
+
+/** What one go of hoist or jack takes with a look all round, and a degree on the leveller, in minutes. */
+const GO_MIN = 0.8;
+const DEGREE_MIN = 0.12;
+const LOOK_MIN = 0.6;
+
+/** The moves of a leg as steps a crew can take, out and back, in goes of so many millimetres. */
+export function movesToTake(leg: LiftLeg, moves: readonly Move[], leveller: Leveller, goMm = GO_MM): MovesOut {
+  const step = (move: Move): MoveStep => {
+    const likely = LOOK_MIN + goesOf(move, goMm) * GO_MIN + Math.abs(move.to.tiltDeg - move.from.tiltDeg) * DEGREE_MIN;
+    const round = (minutes: number) => Math.max(0.5, Math.round(minutes * 2) / 2);
+    const tip = watchWords(move);
+    return {
+      title: moveWords(move, leg, leveller, goMm),
+      ...(tip === undefined ? {} : { tip }),
+      minutes: { low: round(likely * 0.6), likely: round(likely), high: round(likely * 2.5) },
+    };
+  };
+  const { xMm, yMm } = leg.drawnOff;
+  return {
+    out: moves.map(step),
+    back: wayBack(moves).map(step),
+    hangs: leg.leg.by === 'hoist',
+    drawnOff: xMm !== 0 || yMm !== 0,
+  };
+}
+
+/** What to look at, from which side: the two nearest things on the way. */
+function watchWords({ watch, clearanceMm }: Move): string | undefined {
+  const [nearest, next] = watch;
+  if (!nearest) return undefined;
+  const { across } = nearest.still;
+  const middle = (across[0] + across[1]) / 2;
+  const from = Math.abs(middle) < SIDE_MM ? '' : middle > 0 ? ' From the left.' : ' From the right.';
+  const also = next ? ` Then ${next.moving.name} and ${next.still.name}.` : '';
+  return `${Math.round(Math.max(0, clearanceMm))} mm as drawn. Look at ${nearest.moving.name} and ${nearest.still.name}.${also}${from}`;
+}
+const SIDE_MM = 200;

@@ -1,0 +1,56 @@
+import { routeOf, type JobPlan, type Route, type ThreePointMinutes } from '../connection-map/index.js';
+
+/** One move of a lift as a step: what to do, what to look at, and how long it takes. */
+export interface MoveStep {
+  readonly title: string;
+  readonly tip?: string;
+  readonly minutes: ThreePointMinutes;
+}
+
+/** The moves a powerpack goes out by and comes back by, worked out for this machine. */
+export interface MovesOut {
+  readonly out: readonly MoveStep[];
+  readonly back: readonly MoveStep[];
+  /** It hangs on a hoist. */
+  readonly hangs: boolean;
+  /** It is drawn straight off its shaft before the first move, and put back onto it after the last. */
+  readonly drawnOff: boolean;
+}
+
+type Step = Route['liftSteps'][number];
+
+/**
+ * `plan` with the steps of its lift and of its way back in the moves of this machine: the layout’s own first step (off the
+ * mounts, off the shaft), the moves, the layout’s own last (set down; in place).
+ */
+export function byMoves(plan: JobPlan, { out, back, hangs, drawnOff }: MovesOut): JobPlan {
+  const route = routeOf(plan);
+  const steps = (fixed: Step | undefined, moves: readonly MoveStep[], name: string): readonly Step[] =>
+    fixed
+      ? moves.map(({ tip: _tip, ...move }, index) => {
+          const { tip: _fixedTip, ...like } = fixed;
+          const tip = moves[index]?.tip;
+          return { ...like, ...move, id: `${name}-${index + 1}`, ...(tip === undefined ? {} : { tip }) };
+        })
+      : [];
+  const [first, ...more] = route.liftSteps;
+  const [firstBack, ...moreBack] = route.lowerSteps;
+  const begun: Step | undefined = first && (drawnOff ? first : { ...first, title: COMES_FREE });
+  const brought: Step | undefined = firstBack && (hangs ? { ...firstBack, title: BROUGHT_OVER } : firstBack);
+  const changed: Route = {
+    ...route,
+    liftSteps: [...(begun ? [begun] : []), ...steps(more[0] ?? first, out, 'move'), ...more.slice(-1)],
+    lowerSteps: [
+      ...(brought ? [brought] : []),
+      ...steps(moreBack[0] ?? firstBack, back, 'back'),
+      ...(drawnOff ? moreBack : moreBack.slice(-1)),
+    ],
+  };
+  return {
+    ...plan,
+    map: { ...plan.map, routes: plan.map.routes.map((one) => (one.id === route.id ? changed : one)) },
+  };
+}
+
+const COMES_FREE = 'Take it up until it just comes free, and look all round';
+const BROUGHT_OVER = 'Bring it over the bay, hung as it was when it came clear';
