@@ -7,6 +7,7 @@ export { barAboveCentreMm, legsOf, weightOf, type LiftLeg, type LiftOf } from '.
 export { liftFor, minutesToTakeOff, withoutPart } from './lift-for.js';
 export { moveWords } from './move-words.js';
 export { GO_MM, goesOf, movesAlong, wayBack, type Move, type MoveKind, type MovePart } from './moves.js';
+export { footingsOf, standingsOf, type Footing, type Standing, type StandingAt } from './stands.js';
 export { movesToTake } from './take-moves.js';
 export { rigOf, USUAL_PICKS, type Picks, type Rig } from './rig.js';
 export { offersFor, type Offer } from './offers.js';

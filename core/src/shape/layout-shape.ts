@@ -32,6 +32,8 @@ export interface LayoutShape {
   readonly planes: Readonly<Partial<Record<PlaneName, PlaneAt>>>;
   readonly parts: Readonly<Record<string, PartShape>>;
   readonly bay: readonly BayFeature[];
+  /** What a whole machine weighs, and which share of it its front wheels carry; a usual one. */
+  readonly weight: { readonly massKg: number; readonly frontShare: number };
   /** Legs by route, in their order. */
   readonly ways: Readonly<Record<string, readonly Leg[]>>;
 }

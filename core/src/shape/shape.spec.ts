@@ -49,6 +49,7 @@ const layout = (parts: Readonly<Record<string, PartShape>>, more: Partial<Layout
       solids: [box(['bulkhead-40', 'bulkhead'], ['middle-600', 'middle+600'], ['ground+500', 'ground+900'])],
     },
   ],
+  weight: { massKg: 1_500, frontShare: 0.55 },
   ways: {},
   ...more,
 });

@@ -60,6 +60,11 @@ export const routes: Routes = [
         loadComponent: () => import('./pages/lift/lift-way').then((m) => m.LiftWay),
       },
       { path: 'lift/rig', title: 'Rig', loadComponent: () => import('./pages/lift/lift-rig').then((m) => m.LiftRig) },
+      {
+        path: 'lift/balance',
+        title: 'Balance',
+        loadComponent: () => import('./pages/lift/lift-balance').then((m) => m.LiftBalance),
+      },
       { path: 'bench', title: 'Bench', loadComponent: () => import('./pages/bench/bench').then((m) => m.Bench) },
       { path: 'refit', title: 'Refit', loadComponent: () => import('./pages/refit/refit').then((m) => m.Refit) },
       {

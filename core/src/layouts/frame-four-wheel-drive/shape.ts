@@ -50,6 +50,7 @@ export const frameFourWheelDriveShape: LayoutShape = {
     pan: ['crank', -165],
   },
   bay: [...frontBay, tunnel],
+  weight: { massKg: 2340, frontShare: 0.52 },
   ways: {
     top: [upLengthwise],
     'top-engine': [engineOffLengthwise],

@@ -62,6 +62,7 @@ export const heavyTiltCabShape: LayoutShape = {
       solids: [box(['tail-640', 'tail-560'], ['right-rail', 'left-rail'], ['rail-under+40', 'rail-top-40'])],
     },
   ],
+  weight: { massKg: 8200, frontShare: 0.66 },
   ways: {
     top: [{ exit: 'up', by: 'hoist', tiltDeg: [-6, 12] }],
     'top-engine': [{ ...engineOffLengthwise, tiltDeg: [-6, 12], drawOffMm: 190 }],

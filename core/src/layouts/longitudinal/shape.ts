@@ -56,6 +56,7 @@ const common = {
     pan: ['crank', -155],
   },
   bay: [...frontBay, tunnel, axleBeam],
+  weight: { massKg: 1980, frontShare: 0.53 },
   ways: {
     top: [upLengthwise],
     'top-engine': [engineOffLengthwise],

@@ -67,6 +67,7 @@ export const rearFlatAirCooledShape: LayoutShape = {
       solids: [box(['front-axle-300', 'rear-axle+640'], ['right-side', 'left-side'], ['floor', 'floor+60'])],
     },
   ],
+  weight: { massKg: 940, frontShare: 0.41 },
   ways: { rear: [{ ...downOnAJack, drawOffMm: 110 }], 'rear-whole': [downOnAJack] },
   parts: {
     ...drivenWheels('rear-axle', 'centre'),

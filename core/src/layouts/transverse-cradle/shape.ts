@@ -50,6 +50,7 @@ export const transverseCradleShape: LayoutShape = {
     pan: ['crank', -150],
   },
   bay: frontBay,
+  weight: { massKg: 1290, frontShare: 0.61 },
   ways: {
     under: [downWithTheBody],
     top: [upAcross],

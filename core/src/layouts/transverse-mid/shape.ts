@@ -93,6 +93,7 @@ export const transverseMidShape: LayoutShape = {
       solids: [box(['front-axle-400', 'bulkhead'], ['right-side', 'left-side'], ['floor', 'floor+60'])],
     },
   ],
+  weight: { massKg: 1240, frontShare: 0.42 },
   ways: { under: [downWithTheBody], top: [upAcross], 'under-gearbox': [gearboxOffAcross] },
   parts: {
     ...inTheFrontBay,

@@ -49,6 +49,7 @@ export const utilityBeltShape: LayoutShape = {
       solids: [box(['tail-end', 'slam'], ['right-side', 'left-side'], ['rail-top', 'rail-top+8'])],
     },
   ],
+  weight: { massKg: 640, frontShare: 0.38 },
   ways: { top: [upAcross], rear: [{ exit: 'back', by: 'hoist', tiltDeg: [-4, 4] }] },
   parts: {
     engine: hard(

@@ -6,6 +6,7 @@ const TABS = [
   { id: 'holds', words: 'What holds it', at: 'lift' },
   { id: 'way', words: 'Way through', at: 'lift/way' },
   { id: 'rig', words: 'Rig', at: 'lift/rig' },
+  { id: 'balance', words: 'Balance', at: 'lift/balance' },
 ] as const;
 
 /** What there is to know at this stop, and, between the tags, the part of it that is open. */
