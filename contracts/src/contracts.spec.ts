@@ -91,6 +91,7 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     hangs: true,
     drawnOff: false,
   },
+  'load-read': { kind: 'load-read', kg: 340 },
   'machine-measured': { kind: 'machine-measured', plane: 'bulkhead', mm: 372 },
   'fluid-measured': { kind: 'fluid-measured', circuit: 'coolant', direction: 'out', litres: 6.8 },
   noted: { kind: 'noted', text: 'Seen' },

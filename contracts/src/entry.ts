@@ -12,6 +12,7 @@ import { setDescribedSchema } from './entries/fasteners/set-described.js';
 import { taggedSchema } from './entries/fasteners/tagged.js';
 import { fluidMeasuredSchema } from './entries/fluids/fluid-measured.js';
 import { movesTakenSchema } from './entries/lift/moves-taken.js';
+import { loadReadSchema } from './entries/lift/load-read.js';
 import { machineMeasuredSchema } from './entries/lift/machine-measured.js';
 import { connectionFoundSchema } from './entries/map/connection-found.js';
 import { leftOnPurposeSchema } from './entries/map/left-on-purpose.js';
@@ -68,6 +69,7 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'fluid-measured': fluidMeasuredSchema,
   'machine-measured': machineMeasuredSchema,
   'moves-taken': movesTakenSchema,
+  'load-read': loadReadSchema,
   noted: notedSchema,
   'part-needed': partNeededSchema,
   'part-arrived': partArrivedSchema,

@@ -81,6 +81,7 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
     },
     /^The lift goes by 1 moves/,
   ],
+  'load-read': [{ kg: 340, lagging: 'left' }, /^340 kg on the hook, the left lags/],
   'machine-measured': [{ plane: 'bulkhead', mm: 372 }, /^372 mm to the bulkhead/],
   'fluid-measured': [{ circuit: 'coolant', direction: 'out', litres: 6.8 }, /^6.8 l out of /],
   noted: [{ text: 'Chafed', operation: `open:${joint}` }, /^Note at .*: Chafed$/],

@@ -10,6 +10,7 @@ import type { PatternDrawn } from './entries/fasteners/pattern-drawn.js';
 import type { SetDescribed } from './entries/fasteners/set-described.js';
 import type { Tagged } from './entries/fasteners/tagged.js';
 import type { FluidMeasured } from './entries/fluids/fluid-measured.js';
+import type { LoadRead } from './entries/lift/load-read.js';
 import type { MovesTaken } from './entries/lift/moves-taken.js';
 import type { MachineMeasured } from './entries/lift/machine-measured.js';
 import type { ConnectionFound } from './entries/map/connection-found.js';
@@ -60,6 +61,7 @@ export type EntryBody =
   | FluidMeasured
   | MachineMeasured
   | MovesTaken
+  | LoadRead
   | PhotoTaken
   | PhotoMarked
   | ConnectionFound

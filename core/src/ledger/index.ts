@@ -16,6 +16,7 @@ export {
   type Judgement,
 } from './entries/fasteners/fasteners-judged.js';
 export { KEEPING_WORDS, KEEPINGS, type Keeping } from './entries/fasteners/keeping-chosen.js';
+export { LAGGING, type Lagging, type LoadReading } from './entries/lift/load-read.js';
 export type { Litres } from './entries/fluids/fluid-measured.js';
 export type { FoundConnection } from './entries/map/connection-found.js';
 export type { LeftAsItIs } from './entries/map/left-on-purpose.js';

@@ -15,6 +15,7 @@ import type { Accepted } from './entries/fasteners/count-accepted.js';
 import type { Bag } from './entries/fasteners/fasteners-counted.js';
 import type { Judgement } from './entries/fasteners/fasteners-judged.js';
 import type { Keeping } from './entries/fasteners/keeping-chosen.js';
+import type { LoadReading } from './entries/lift/load-read.js';
 import type { Litres } from './entries/fluids/fluid-measured.js';
 import type { LeftAsItIs } from './entries/map/left-on-purpose.js';
 import type { PartToOrder } from './entries/parts/part-needed.js';
@@ -82,6 +83,8 @@ export interface JobRecord {
   readonly attempts: readonly Attempt[];
   readonly issues: ReadonlyMap<string, Issue>;
   readonly plans: ReadonlyMap<Half, FollowedPlan>;
+  /** What the crane scale read, first to last. */
+  readonly loads: readonly LoadReading[];
   /** The moves the lift goes by, where they were worked out for this machine. */
   readonly moves?: MovesOut;
   readonly handedOver?: Mark & { readonly note?: string };
@@ -117,6 +120,7 @@ export function emptyRecord(): JobRecord {
     attempts: [],
     issues: new Map(),
     plans: new Map(),
+    loads: [],
   };
 }
 

@@ -5,6 +5,7 @@
 export { findWay, type WayFound } from './find-way.js';
 export { barAboveCentreMm, legsOf, weightOf, type LiftLeg, type LiftOf } from './legs.js';
 export { liftFor, minutesToTakeOff, withoutPart } from './lift-for.js';
+export { judgeLoad, lastLoad, suspectsOf, type LoadJudgement, type Suspect } from './load-watch.js';
 export { moveWords } from './move-words.js';
 export { GO_MM, goesOf, movesAlong, wayBack, type Move, type MoveKind, type MovePart } from './moves.js';
 export { footingsOf, standingsOf, type Footing, type Standing, type StandingAt } from './stands.js';

@@ -12,6 +12,7 @@ import { setDescribed } from './fasteners/set-described.js';
 import { tagged } from './fasteners/tagged.js';
 import { fluidMeasured } from './fluids/fluid-measured.js';
 import { movesTaken } from './lift/moves-taken.js';
+import { loadRead } from './lift/load-read.js';
 import { machineMeasured } from './lift/machine-measured.js';
 import { connectionFound } from './map/connection-found.js';
 import { leftOnPurpose } from './map/left-on-purpose.js';
@@ -62,6 +63,7 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'fluid-measured': fluidMeasured,
   'machine-measured': machineMeasured,
   'moves-taken': movesTaken,
+  'load-read': loadRead,
   'photo-taken': photoTaken,
   'photo-marked': photoMarked,
   'connection-found': connectionFound,

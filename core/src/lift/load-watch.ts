@@ -1,0 +1,103 @@
+import type { Connection, ConnectionId } from '../connection-map/index.js';
+import { holding, isOpen, type JobState, type Lagging, type LoadReading } from '../ledger/index.js';
+import type { Shaped } from '../shape/index.js';
+import { operationId } from '../teardown/index.js';
+import type { LiftLeg } from './legs.js';
+
+/** A reading held against what should hang. */
+export interface LoadJudgement {
+  readonly expectedKg: number;
+  readonly readKg: number;
+  readonly is: 'not yet all of it' | 'as expected' | 'ahead' | 'far ahead';
+}
+
+/** The map’s weights are good to this share, a scale and its slings to so many kg. */
+const SURE_SHARE = 0.1;
+const SLINGS_KG = 15;
+/** Beyond this share over what is expected nobody goes on. */
+const FAR_SHARE = 0.25;
+
+/** Holds what a scale reads against the mass that should hang, in kg. */
+export function judgeLoad(expectedKg: number, readKg: number): LoadJudgement {
+  const is =
+    readKg > expectedKg * (1 + FAR_SHARE) + SLINGS_KG
+      ? 'far ahead'
+      : readKg > expectedKg * (1 + SURE_SHARE) + SLINGS_KG
+        ? 'ahead'
+        : readKg < expectedKg * (1 - SURE_SHARE)
+          ? 'not yet all of it'
+          : 'as expected';
+  return { expectedKg, readKg, is };
+}
+
+/** Something that may still be on. */
+export interface Suspect {
+  readonly connection: ConnectionId;
+  readonly name: string;
+  readonly why: string;
+  /** The likelier, the larger; only its order means anything. */
+  readonly weight: number;
+}
+
+/** What crews forget most, by what it is: how likely, and why. */
+const OFTEN_FORGOTTEN: readonly (readonly [(connection: Connection) => boolean, number, string])[] = [
+  [({ kind }) => kind === 'ground', 0.5, 'A ground strap hides behind mount or bell.'],
+  [({ system, kind }) => system === 'steering' && kind !== 'bolted', 0.46, 'A steering line holds and does not show.'],
+  [({ name }) => name.includes('vacuum'), 0.42, 'A vacuum hose is thin and behind.'],
+  [({ system, kind }) => system === 'electrics' && kind === 'clip', 0.4, 'A loom clip stays when its plug is off.'],
+  [({ kind, system }) => kind === 'cable' && system !== 'electrics', 0.38, 'A cable end slips back onto its lever.'],
+  [({ system, kind }) => system === 'exhaust' && kind !== 'plug', 0.36, 'An exhaust hanger holds more than it looks.'],
+  [({ kind }) => kind === 'plug', 0.2, 'A plug looks off and is not.'],
+];
+const LEFT_ON = 0.9;
+const HOLDS = 1;
+const PASSED_OVER = 0.8;
+const NEAR_THE_SIDE = 0.25;
+const SHOWN = 6;
+
+/**
+ * What is most likely still on when the hook carries more than it should: what the map says still holds, what was left on
+ * purpose, what was passed over, then what crews forget most of what is recorded as open; nearer the side that lags first.
+ */
+export function suspectsOf(state: JobState, leg: LiftLeg | undefined, lagging?: Lagging): readonly Suspect[] {
+  const suspects = new Map<ConnectionId, Suspect>();
+  const suspect = ({ id, name }: Connection, weight: number, why: string) => {
+    const before = suspects.get(id);
+    if (!before || before.weight < weight) suspects.set(id, { connection: id, name, why, weight });
+  };
+  for (const { connection } of holding(state)) suspect(connection, HOLDS, 'By the record it is still on.');
+  for (const connection of state.work.boundary) {
+    const { id } = connection;
+    const left = state.leftAsItIs.get(id);
+    if (left?.as === 'attached') suspect(connection, LEFT_ON, `Left on purpose: ${left.reason}`);
+    const progress = state.progress.get(operationId.open(id));
+    if (progress?.is === 'skipped') suspect(connection, PASSED_OVER, `Passed over: ${progress.reason}`);
+    if (!isOpen(state, id)) continue;
+    const forgotten = OFTEN_FORGOTTEN.find(([is]) => is(connection));
+    if (forgotten) suspect(connection, forgotten[1], `Recorded as off. ${forgotten[2]}`);
+  }
+  return [...suspects.values()]
+    .map((one) => ({ ...one, weight: one.weight + (isAt(state, leg, one.connection, lagging) ? NEAR_THE_SIDE : 0) }))
+    .sort((one, other) => other.weight - one.weight)
+    .slice(0, SHOWN);
+}
+
+/** Whether a connection is on the side of the load that lags. */
+function isAt(state: JobState, leg: LiftLeg | undefined, id: ConnectionId, lagging?: Lagging): boolean {
+  const between = state.work.connections.get(id)?.between;
+  if (!leg || !between || lagging === undefined) return false;
+  const parts: readonly Shaped[] = [...leg.moving, ...leg.still];
+  const ends = between.flatMap((part) => parts.find((one) => one.id === part) ?? []);
+  // What goes to the body has one end that is drawn; between two the smaller says where it is.
+  const at = ends.sort((one, other) => one.massKg - other.massKg)[0]?.middle;
+  if (!at) return false;
+  const { centre } = leg;
+  if (lagging === 'front') return at.x > centre.x;
+  if (lagging === 'rear') return at.x < centre.x;
+  return lagging === 'left' ? at.y > centre.y : at.y < centre.y;
+}
+
+/** The last reading of a job’s hook. */
+export function lastLoad({ loads }: JobState): LoadReading | undefined {
+  return loads.at(-1);
+}

@@ -1,0 +1,89 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { amount, oneOf } from '@brisk/contracts/fields';
+import { LAGGING, powerpackMassKg, type JobState, type Lagging } from '@brisk/core/ledger';
+import { judgeLoad, lastLoad, legsOf, liftFor, suspectsOf, type LoadJudgement } from '@brisk/core/lift';
+import { ShapeError } from '@brisk/core/shape';
+import { sentence } from '@brisk/core/words';
+import { Recorder } from '../../session/recorder';
+import { Ask } from '../../ui/ask';
+import { HoldActions } from '../../working-step/hold-actions';
+
+const NONE = 'none';
+const LAGGING_WORDS: Readonly<Record<Lagging, string>> = {
+  front: 'The front',
+  rear: 'The rear',
+  left: 'The left',
+  right: 'The right',
+};
+const JUDGED: Readonly<Record<LoadJudgement['is'], string>> = {
+  'not yet all of it': 'The rest still stands on its mounts.',
+  'as expected': 'About what should hang.',
+  ahead: 'Stop. It carries more than hangs on it: something holds.',
+  'far ahead': 'Stop and let it down. Far more than hangs on it: something holds fast.',
+};
+
+/** What the hook carries, as a crane scale says, held against what should hang, and what may still be on. */
+@Component({
+  selector: 'bl-load-watch',
+  imports: [MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './load-watch.html',
+  styleUrl: './load-watch.scss',
+})
+export class LoadWatch {
+  readonly state = input.required<JobState>();
+  private readonly recorder = inject(Recorder);
+  private readonly asker = inject(Ask);
+  protected readonly holds = inject(HoldActions);
+  protected readonly sentence = sentence;
+
+  protected readonly expectedKg = computed(() => Math.round(powerpackMassKg(this.state())));
+  private readonly last = computed(() => lastLoad(this.state()));
+  protected readonly judged = computed(() => {
+    const last = this.last();
+    if (!last) return undefined;
+    const { is } = judgeLoad(this.expectedKg(), last.kg);
+    return { kg: last.kg, words: JUDGED[is], stop: is === 'ahead' || is === 'far ahead' };
+  });
+  protected readonly suspects = computed(() => {
+    if (!this.judged()?.stop) return [];
+    return suspectsOf(this.state(), this.leg(), this.last()?.lagging);
+  });
+
+  private leg() {
+    try {
+      const lift = liftFor(this.state());
+      return lift && legsOf(lift)[0];
+    } catch (error) {
+      if (error instanceof ShapeError) return undefined;
+      throw error;
+    }
+  }
+
+  protected async read(): Promise<void> {
+    const answers = await this.asker.ask({
+      title: 'Read the crane scale',
+      words: `Hook just tight or load clear of everything. ${this.expectedKg()} kg should hang, without slings.`,
+      questions: [
+        { field: 'kg', label: 'Kilograms on the hook', as: 'number', schema: amount(20_000).label('Kilograms') },
+        {
+          field: 'lagging',
+          label: 'Does one side lag?',
+          as: 'choice',
+          schema: oneOf([NONE, ...LAGGING]).label('Side'),
+          initial: NONE,
+          choices: [
+            { value: NONE, words: 'It comes up even' },
+            ...LAGGING.map((value) => ({ value, words: LAGGING_WORDS[value] })),
+          ],
+        },
+      ],
+      action: 'Read',
+    });
+    if (!answers) return;
+    const kg = Number(answers['kg']);
+    const lagging = LAGGING.find((side) => side === answers['lagging']);
+    this.recorder.record(`${kg} kg noted`, { kind: 'load-read', kg, ...(lagging ? { lagging } : {}) });
+  }
+}
