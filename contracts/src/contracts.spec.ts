@@ -86,6 +86,10 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
   'torque-accepted': { kind: 'torque-accepted', connection: 'mount-left', reason: 'No room' },
   'moves-taken': {
     kind: 'moves-taken',
+    powerpack: 'engine',
+    route: 'top',
+    off: ['airbox'],
+    measured: { bulkhead: 372 },
     out: [{ title: 'Raise 40 mm', minutes: { low: 1, likely: 2, high: 4 } }],
     back: [{ title: 'Raise 40 mm', minutes: { low: 1, likely: 2, high: 4 } }],
     hangs: true,

@@ -76,6 +76,10 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
     {
       out: [{ title: 'Raise 40 mm', minutes: { low: 1, likely: 2, high: 4 } }],
       back: [{ title: 'Raise 40 mm', minutes: { low: 1, likely: 2, high: 4 } }],
+      powerpack: 'engine',
+      route: 'top',
+      off: [],
+      measured: {},
       hangs: true,
       drawnOff: false,
     },

@@ -23,6 +23,10 @@ const plan: JobPlan = {
 const step = (title: string): MoveStep => ({ title, minutes: { low: 1, likely: 2, high: 4 } });
 const taken: EntryBody = {
   kind: 'moves-taken',
+  powerpack: 'engine',
+  route: 'top',
+  off: ['airbox'],
+  measured: { bulkhead: 372 },
   out: [{ ...step('Raise 60 mm'), tip: '20 mm as drawn.' }, step('Out 140 mm')],
   back: [step('In 140 mm'), step('Lower 60 mm')],
   hangs: true,
@@ -99,6 +103,15 @@ describe('the moves of a lift', () => {
     const state = write(startOf(plan), taken, found);
     expect(titles(state, 'lift')).toContain('Raise 60 mm');
     expect(canApply(state, entry({ ...taken, out: [step('Raise 90 mm')] } as EntryBody))).toEqual([]);
+  });
+
+  it('count for nothing where the plan goes another way, and are not taken for one', () => {
+    const other = { ...plan, route: 'rear' };
+    const state = foldLedger(other, [entry(taken)]);
+    expect(titles(state, 'lift')).toEqual(titles(startOf(other), 'lift'));
+    expect(canApply(startOf(other), entry(taken)).map(({ words }) => words)).toEqual([
+      'These moves are of another way out than the one of this plan. Look for the way anew.',
+    ]);
   });
 
   it('are not changed once the lift has begun; a job without them keeps the layout’s steps', () => {

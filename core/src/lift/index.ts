@@ -9,6 +9,6 @@ export { judgeLoad, lastLoad, suspectsOf, type LoadJudgement, type Suspect } fro
 export { moveWords } from './move-words.js';
 export { GO_MM, goesOf, movesAlong, wayBack, type Move, type MoveKind, type MovePart } from './moves.js';
 export { footingsOf, standingsOf, type Footing, type Standing, type StandingAt } from './stands.js';
-export { movesToTake } from './take-moves.js';
+export { movesHold, movesToTake } from './take-moves.js';
 export { rigOf, USUAL_PICKS, type Picks, type Rig } from './rig.js';
 export { offersFor, type Offer } from './offers.js';

@@ -10,14 +10,17 @@ import type { LiftOf } from './legs.js';
 const RAISED_MM = 350;
 
 /**
- * The lift of a job as it stands: what is off already, and what the plan takes off before it. Parts that were passed over
- * are still on. Nothing where nobody drew its layout. Throws `ShapeError` where a measurement turns something inside out.
+ * The lift of a job as it stands: what is off already, and what the plan takes off before it. Parts put off until later
+ * are still on; what is not on this machine is not. Nothing where nobody drew its layout. Throws `ShapeError` where a measurement turns something inside out.
  */
 export function liftFor(state: JobState): LiftOf | undefined {
   const { plan, lump, operations } = state.work;
   const shape = shapeOf(plan.map, Object.fromEntries(state.measured));
   if (!shape) return undefined;
-  const passedOver = (part: PartId) => state.progress.get(operationId.remove(part))?.is === 'skipped';
+  const passedOver = (part: PartId) => {
+    const progress = state.progress.get(operationId.remove(part));
+    return progress?.is === 'skipped' && progress.mode === 'later';
+  };
   const planned = [...operations.values()].flatMap(({ kind, part }) =>
     kind === 'remove' && part !== undefined && !passedOver(part) ? [...lumpOf(plan.map, [part])] : [],
   );

@@ -71,7 +71,8 @@ export function suspectsOf(state: JobState, leg: LiftLeg | undefined, lagging?: 
     const left = state.leftAsItIs.get(id);
     if (left?.as === 'attached') suspect(connection, LEFT_ON, `Left on purpose: ${left.reason}`);
     const progress = state.progress.get(operationId.open(id));
-    if (progress?.is === 'skipped') suspect(connection, PASSED_OVER, `Passed over: ${progress.reason}`);
+    if (progress?.is === 'skipped' && progress.mode === 'later')
+      suspect(connection, PASSED_OVER, `Put off until later: ${progress.reason}`);
     if (!isOpen(state, id)) continue;
     const forgotten = OFTEN_FORGOTTEN.find(([is]) => is(connection));
     if (forgotten) suspect(connection, forgotten[1], `Recorded as off. ${forgotten[2]}`);

@@ -1,6 +1,10 @@
+import type { JobPlan } from '../connection-map/index.js';
 import type { Leveller } from '../rigging/index.js';
 import type { MovesOut, MoveStep } from '../work/index.js';
-import type { LiftLeg } from './legs.js';
+import { liftFor } from './lift-for.js';
+import type { LiftLeg, LiftOf } from './legs.js';
+import equal from 'fast-deep-equal';
+import type { JobState } from '../ledger/index.js';
 import { moveWords } from './move-words.js';
 import { GO_MM, goesOf, wayBack, type Move } from './moves.js';
 
@@ -10,7 +14,14 @@ const DEGREE_MIN = 0.12;
 const LOOK_MIN = 0.6;
 
 /** The moves of a leg as steps a crew can take, out and back, in goes of so many millimetres. */
-export function movesToTake(leg: LiftLeg, moves: readonly Move[], leveller: Leveller, goMm = GO_MM): MovesOut {
+export function movesToTake(
+  { powerpack, route }: Pick<JobPlan, 'powerpack' | 'route'>,
+  lift: Pick<LiftOf, 'off' | 'shape'>,
+  leg: LiftLeg,
+  moves: readonly Move[],
+  leveller: Leveller,
+  goMm = GO_MM,
+): MovesOut {
   const step = (move: Move): MoveStep => {
     const likely = LOOK_MIN + goesOf(move, goMm) * GO_MIN + Math.abs(move.to.tiltDeg - move.from.tiltDeg) * DEGREE_MIN;
     const round = (minutes: number) => Math.max(0.5, Math.round(minutes * 2) / 2);
@@ -23,11 +34,30 @@ export function movesToTake(leg: LiftLeg, moves: readonly Move[], leveller: Leve
   };
   const { xMm, yMm } = leg.drawnOff;
   return {
+    powerpack,
+    route,
+    ...reckonedFor(lift),
     out: moves.map(step),
     back: wayBack(moves).map(step),
     hangs: leg.leg.by === 'hoist',
     drawnOff: xMm !== 0 || yMm !== 0,
   };
+}
+
+function reckonedFor({ off, shape }: Pick<LiftOf, 'off' | 'shape'>): Pick<MovesOut, 'off' | 'measured'> {
+  return { off: [...off].sort(), measured: { ...shape.measured } };
+}
+
+/**
+ * Whether the moves a lift goes by were worked out for the machine as it is: the same parts off, the same measures. True
+ * where it goes by the layout’s own steps. Throws `ShapeError` as {@link liftFor} does.
+ */
+export function movesHold(state: JobState): boolean {
+  const { moves } = state;
+  const { powerpack, route } = state.plan;
+  if (!moves || moves.powerpack !== powerpack || moves.route !== route) return true;
+  const lift = liftFor(state);
+  return lift !== undefined && equal(reckonedFor(lift), { off: moves.off, measured: moves.measured });
 }
 
 /** What to look at, from which side: the two nearest things on the way. */

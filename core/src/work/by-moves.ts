@@ -9,6 +9,13 @@ export interface MoveStep {
 
 /** The moves a powerpack goes out by and comes back by, worked out for this machine. */
 export interface MovesOut {
+  /** The powerpack and the route they were worked out for: for any other they count for nothing. */
+  readonly powerpack: string;
+  readonly route: string;
+  /** The parts that were off, or would be by then: with another one still on the moves do not hold. In their order. */
+  readonly off: readonly string[];
+  /** What had been measured, by reference plane, in mm. */
+  readonly measured: Readonly<Record<string, number>>;
   readonly out: readonly MoveStep[];
   readonly back: readonly MoveStep[];
   /** It hangs on a hoist. */
@@ -23,13 +30,14 @@ type Step = Route['liftSteps'][number];
  * `plan` with the steps of its lift and of its way back in the moves of this machine: the layout’s own first step (off the
  * mounts, off the shaft), the moves, the layout’s own last (set down; in place).
  */
-export function byMoves(plan: JobPlan, { out, back, hangs, drawnOff }: MovesOut): JobPlan {
+export function byMoves(plan: JobPlan, moves: MovesOut): JobPlan {
+  const { out, back, hangs, drawnOff } = moves;
+  if (moves.powerpack !== plan.powerpack || moves.route !== plan.route) return plan;
   const route = routeOf(plan);
-  const steps = (fixed: Step | undefined, moves: readonly MoveStep[], name: string): readonly Step[] =>
+  const steps = (fixed: Step | undefined, some: readonly MoveStep[], name: string): readonly Step[] =>
     fixed
-      ? moves.map(({ tip: _tip, ...move }, index) => {
+      ? some.map(({ tip, ...move }, index) => {
           const { tip: _fixedTip, ...like } = fixed;
-          const tip = moves[index]?.tip;
           return { ...like, ...move, id: `${name}-${index + 1}`, ...(tip === undefined ? {} : { tip }) };
         })
       : [];

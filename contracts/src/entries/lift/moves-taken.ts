@@ -1,12 +1,13 @@
 import type { MoveStep } from '@brisk/core/work';
 import type { ThreePointMinutes } from '@brisk/core/connection-map';
-import { list, optionalText, positive, text, yesOrNo } from '../../fields.js';
+import { id, list, mapOf, optionalText, positive, text, yesOrNo } from '../../fields.js';
 import { record } from '../../record.js';
 import { entry, type EntrySchema } from '../entry-schema.js';
 
 /** A way is not taken in more moves. */
 const MOST_MOVES = 55;
 const LONGEST_MIN = 600;
+const LONGEST_MM = 20_000;
 
 const moves = () =>
   list(
@@ -24,6 +25,10 @@ const moves = () =>
   );
 
 export const movesTakenSchema: EntrySchema<'moves-taken'> = entry('moves-taken', {
+  powerpack: id(),
+  route: id(),
+  off: list(id(), 200),
+  measured: mapOf(positive(LONGEST_MM)),
   out: moves(),
   back: moves(),
   hangs: yesOrNo(),

@@ -16,12 +16,14 @@ export const movesTaken: EntryRules<MovesTaken> = {
       ({ id, phase }) => phase === 'lift' && isDone(state, id) && id.startsWith('lift:'),
     );
     if (begun) return refuse('order', 'The lift has begun: go on by the moves it was begun with.');
+    if (moves.powerpack !== state.plan.powerpack || moves.route !== state.plan.route)
+      return refuse('sense', 'These moves are of another way out than the one of this plan. Look for the way anew.');
     if (routeOf(state.plan).liftSteps.length < 2)
       return refuse('sense', 'This route says too little of its way out for moves to stand between.');
     return unworkable(state, moves);
   },
-  fold(draft, { out, back, hangs, drawnOff }) {
-    draft.moves = { out, back, hangs, drawnOff };
+  fold(draft, { kind: _kind, id: _id, at: _at, by: _by, ...moves }) {
+    draft.moves = moves;
     draft.work = workOf(draft.plan, draft.found, draft.moves);
   },
   stop: () => 'lift',

@@ -169,7 +169,8 @@ export class LiftWay {
     const goes = (this.way()?.clearanceMm ?? 0) > 0;
     if (!leg || !gear || !found?.fine || !goes || found.moves.length === 0 || this.legs().length !== 1)
       return undefined;
-    return movesToTake(leg, found.moves, levellerFor(gear, leg.massKg));
+    const shaped = this.shaped();
+    return shaped && movesToTake(shaped.plan, shaped.lift, leg, found.moves, levellerFor(gear, leg.massKg));
   });
   protected readonly taken = computed((): 'these' | 'others' | 'none' | undefined => {
     const steps = this.toTake();

@@ -4,6 +4,8 @@ import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { gateOf, holding, powerpackMassKg, unsettled } from '@brisk/core/ledger';
+import { movesHold } from '@brisk/core/lift';
+import { ShapeError } from '@brisk/core/shape';
 import { operationId, type WorkPhase } from '@brisk/core/teardown';
 import { STATION_WORDS, sentence } from '@brisk/core/words';
 import { Desk } from '../../session/desk';
@@ -51,6 +53,16 @@ export class Lift {
   protected readonly out = computed(() => {
     const state = this.desk.state();
     return state !== undefined && unsettled(state, 'lift').length === 0;
+  });
+  /** Whether the moves of the lift were worked out for the machine as it is now. */
+  protected readonly movesHold = computed(() => {
+    const state = this.desk.state();
+    try {
+      return state === undefined || movesHold(state);
+    } catch (error) {
+      if (error instanceof ShapeError) return false;
+      throw error;
+    }
   });
   protected readonly leftOn = computed(() => {
     const state = this.desk.state();
