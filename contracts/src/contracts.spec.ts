@@ -92,7 +92,7 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     measured: { bulkhead: 372 },
     out: [{ title: 'Raise 40 mm', minutes: { low: 1, likely: 2, high: 4 } }],
     back: [{ title: 'Raise 40 mm', minutes: { low: 1, likely: 2, high: 4 } }],
-    hangs: true,
+    carriedBy: 'hoist',
     drawnOff: false,
   },
   'load-read': { kind: 'load-read', kg: 340 },

@@ -16,16 +16,16 @@ export interface Grid {
 
 /** A grid over all a scene allows; its seat is the middle of a cell, and no tilt is one of its tilts. */
 export function gridOver({ xMm, zMm, tiltDeg }: Scene, cellMm: number, stepDeg: number): Grid {
-  const before = max(1, ceil(-xMm[0] / cellMm));
-  const below = max(1, ceil(-zMm[0] / cellMm));
+  const before = floor(-xMm[0] / cellMm);
+  const below = floor(-zMm[0] / cellMm);
   const down = floor(-tiltDeg[0] / stepDeg);
   const up = floor(tiltDeg[1] / stepDeg);
   return {
     cellMm,
     x0Mm: -before * cellMm,
     z0Mm: -below * cellMm,
-    columns: before + max(1, ceil(xMm[1] / cellMm)) + 1,
-    rows: below + max(1, ceil(zMm[1] / cellMm)) + 1,
+    columns: before + floor(xMm[1] / cellMm) + 1,
+    rows: below + floor(zMm[1] / cellMm) + 1,
     tiltsDeg: Array.from({ length: down + up + 1 }, (_, index) => (index - down) * stepDeg),
   };
 }

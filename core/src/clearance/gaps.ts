@@ -1,4 +1,4 @@
-import { flat, gapOf, type Flat } from './flat.js';
+import { flat, gapOf, type Flat } from '../shape/index.js';
 import { meets, pairOf, turned, type Body, type Pose, type Scene } from './scene.js';
 
 const { abs, hypot, max, min } = Math;

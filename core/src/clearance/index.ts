@@ -4,7 +4,8 @@
  */
 export { closestPoints } from './closest.js';
 export { Gaps, poseBetween, type Gap } from './gaps.js';
-export { MOST_BODIES, pairOf, placed, SceneError, SEATED, turned } from './scene.js';
+export { nearestOn, type NearestOn } from './nearest-on.js';
+export { MOST_BODIES, pairOf, placed, SceneError, SEATED } from './scene.js';
 export type { Body, Pose, Scene, WayOut } from './scene.js';
 export { closely } from './refine.js';
 export { COARSE, FINE, outOf, wayThrough } from './way-through.js';

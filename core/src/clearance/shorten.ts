@@ -1,6 +1,6 @@
-import { type Gaps, poseBetween, travelMm } from './gaps.js';
-import { SEATED, type Pose } from './scene.js';
-import { SEAT_MM, WIDE_MM } from './widest-way.js';
+import type { Gaps } from './gaps.js';
+import { nearestOn, piecesOf } from './nearest-on.js';
+import type { Pose } from './scene.js';
 
 /** So much of the clearance a shorter way may cost, in mm: less than anybody sees. */
 const GIVEN_UP_MM = 0.4;
@@ -10,12 +10,7 @@ const GIVEN_UP_MM = 0.4;
  * nearer to anything than the way does already; round the seat, than where it sits. Yields after each that is kept.
  */
 export function* shortened(gaps: Gaps, poses: readonly Pose[]): Generator<number, readonly Pose[]> {
-  let [seatMm, wayMm] = [WIDE_MM, WIDE_MM];
-  for (const [index, to] of poses.slice(1).entries())
-    for (const [a, b, near] of piecesOf(gaps, poses[index] as Pose, to)) {
-      if (near) seatMm = gaps.along(a, b, -Infinity, seatMm);
-      else wayMm = gaps.along(a, b, -Infinity, wayMm);
-    }
+  const { seatMm, wayMm } = nearestOn(gaps, poses);
   const straight = (from: Pose, to: Pose) =>
     piecesOf(gaps, from, to).every(([a, b, near]) => {
       const enoughMm = (near ? Math.min(seatMm, wayMm) : wayMm) - GIVEN_UP_MM;
@@ -38,21 +33,4 @@ export function* shortened(gaps: Gaps, poses: readonly Pose[]): Generator<number
     yield 0.98;
   }
   return kept;
-}
-
-/** A stretch of a way, parted where it leaves the seat; whether each piece is near it. */
-function piecesOf({ reachMm }: Gaps, from: Pose, to: Pose): readonly (readonly [Pose, Pose, boolean])[] {
-  const near = (share: number) => travelMm(SEATED, poseBetween(from, to, share), reachMm) < SEAT_MM;
-  if (near(0) === near(1)) return [[from, to, near(0)]];
-  let [low, high] = [0, 1];
-  while (high - low > 0.001) {
-    const middle = (low + high) / 2;
-    if (near(middle) === near(0)) low = middle;
-    else high = middle;
-  }
-  const parted = poseBetween(from, to, high);
-  return [
-    [from, parted, near(0)],
-    [parted, to, near(1)],
-  ];
 }

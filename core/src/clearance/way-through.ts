@@ -2,6 +2,7 @@ import { overlapOf } from '../shape/index.js';
 import { gridOver } from './field.js';
 import { Gaps, travelMm, type Gap } from './gaps.js';
 import { checkScene, SEATED, turned, type Pose, type Scene } from './scene.js';
+import { nearestOn } from './nearest-on.js';
 import { closely, refined } from './refine.js';
 import { shortened } from './shorten.js';
 import { SEAT_MM, WIDE_MM, widestWay } from './widest-way.js';
@@ -16,9 +17,11 @@ export interface WayThrough {
   readonly poses: readonly Pose[];
   /** Nothing comes nearer than this anywhere on it, in mm, as checked exactly; below zero it does not go. */
   readonly clearanceMm: number;
+  /** Nothing comes nearer than this once it has left its seat. */
+  readonly onTheWayMm: number;
   /** How near the nearest thing is where it sits. */
   readonly seatedMm: number;
-  /** The narrowest place once it has left its seat; absent where it is wide everywhere. */
+  /** Where that is, looked at from so close that it is no more than a few mm beside it; absent where it is wide everywhere. */
   readonly pinch?: Pinch;
 }
 
@@ -53,11 +56,15 @@ export function* wayThrough(scene: Scene, fineness: Fineness): Generator<number,
 
 /** `poses` with its clearance and its narrowest place, exactly. */
 export function judged(gaps: Gaps, poses: readonly Pose[]): WayThrough {
-  let clearanceMm = WIDE_MM;
-  for (const [index, pose] of poses.slice(1).entries())
-    clearanceMm = Math.min(clearanceMm, gaps.along(poses[index] ?? SEATED, pose, -Infinity, clearanceMm));
+  const { seatMm, wayMm } = nearestOn(gaps, poses);
   const pinch = pinchOf(gaps, poses);
-  return { poses, clearanceMm, seatedMm: seatedMm(gaps), ...(pinch ? { pinch } : {}) };
+  return {
+    poses,
+    clearanceMm: Math.min(seatMm, wayMm),
+    onTheWayMm: wayMm,
+    seatedMm: seatedMm(gaps),
+    ...(pinch ? { pinch } : {}),
+  };
 }
 
 function seatedMm(gaps: Gaps): number {

@@ -29,7 +29,7 @@ const taken: EntryBody = {
   measured: { bulkhead: 372 },
   out: [{ ...step('Raise 60 mm'), tip: '20 mm as drawn.' }, step('Out 140 mm')],
   back: [step('In 140 mm'), step('Lower 60 mm')],
-  hangs: true,
+  carriedBy: 'hoist',
   drawnOff: false,
 };
 let written = 0;
@@ -103,6 +103,18 @@ describe('the moves of a lift', () => {
     const state = write(startOf(plan), taken, found);
     expect(titles(state, 'lift')).toContain('Raise 60 mm');
     expect(canApply(state, entry({ ...taken, out: [step('Raise 90 mm')] } as EntryBody))).toEqual([]);
+  });
+
+  it('go back onto their shaft in the layout’s own two steps, and nowhere twice', () => {
+    const heavy = { ...plan, map: compose(templateOf('heavy-tilt-cab')), route: 'top-engine' };
+    const state = foldLedger(heavy, [entry({ ...taken, route: 'top-engine', drawnOff: true } as EntryBody)]);
+    expect(titles(state, 'lower')).toEqual([
+      'Bring it over the bay, hung as it was when it came clear',
+      'In 140 mm',
+      'Lower 60 mm',
+      'Bar the engine over and bring the faces together',
+      'Lower until the mount holes line up',
+    ]);
   });
 
   it('count for nothing where the plan goes another way, and are not taken for one', () => {

@@ -128,6 +128,9 @@ export function barAboveCentreMm({ moving, centre }: Pick<LiftLeg, 'moving' | 'c
   return Math.max(...moving.map(({ extent }) => extent.z[1])) - centre.z + BAR_ABOVE_MM;
 }
 
+/** A little a jack lifts what it has, before it goes down. */
+const JACK_UP_MM = 30;
+
 /** Parts that are bolted to nothing but what leaves: undone, they hang by their hoses and are pushed aside. */
 function swungAside(map: ConnectionMap, moves: ReadonlySet<PartId>, gone: ReadonlySet<PartId>): ReadonlySet<PartId> {
   const holds = new Set(['bolted', 'clamp', 'strap', 'clip', 'shaft']);
@@ -180,25 +183,28 @@ export function weightOf(parts: readonly Shaped[]): Pick<LiftLeg, 'massKg' | 'ce
   return { massKg, centre: { x: along('x'), y: along('y'), z: along('z') } };
 }
 
-/** Room to look in, in mm: as far as a way can need, and a little. */
+/**
+ * Room to look in, in mm: as far as a way can need, and a little. What hangs does not go below its seat and what stands on
+ * a dolly not above it: there are its mounts.
+ */
 function reachOf(
-  { exit }: Leg,
+  { exit, by }: Leg,
   { x, z }: Extent,
   still: readonly Shaped[],
   { planes }: MachineShape,
   towards: 'nose' | 'tail',
 ): { readonly xMm: Interval; readonly zMm: Interval } {
   const length = x[1] - x[0];
-  if (exit === 'back') return { xMm: [(planes.get('tail-end') ?? 0) - x[1] - 150, 80], zMm: [-40, 420] };
+  if (exit === 'back') return { xMm: [(planes.get('tail-end') ?? 0) - x[1] - 150, 80], zMm: [0, 420] };
   const onTheWay = still.filter(({ extent }) => (towards === 'nose' ? extent.x[1] > x[0] : extent.x[0] < x[1]));
   if (exit === 'down') {
     const lowest = Math.min(z[1], ...onTheWay.map(({ extent }) => extent.z[0]));
-    return { xMm: [-260, 260], zMm: [lowest - z[1] - 260, 60] };
+    return { xMm: [-260, 260], zMm: [lowest - z[1] - 260, by === 'dolly' ? 0 : JACK_UP_MM] };
   }
   const highest = Math.max(z[0], ...onTheWay.map(({ extent }) => extent.z[1]));
   const away = Math.min(1_400, Math.max(300, length));
   return {
     xMm: towards === 'nose' ? [-160, away] : [-away, 160],
-    zMm: [-60, highest - z[0] + 380],
+    zMm: [0, highest - z[0] + 380],
   };
 }

@@ -78,6 +78,8 @@ describe('the way as moves', () => {
     expect(Math.min(...moves.map(({ clearanceMm }) => clearanceMm))).toBeGreaterThan(way.clearanceMm - 4);
     const [last, end] = [moves.at(-1)?.to, way.poses.at(-1)];
     expect(Math.abs((last?.zMm ?? 0) - (end?.zMm ?? 0))).toBeLessThanOrEqual(8);
+    for (const { watch, clearanceMm } of moves)
+      if (watch[0] && clearanceMm < WIDE_MM) expect(watch[0].mm).toBeLessThan(clearanceMm + 12);
   });
 
   it('is the same turned round on the way back', () => {

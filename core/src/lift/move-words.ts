@@ -1,4 +1,5 @@
 import { hookTravelMm, turnsFor, type Leveller } from '../rigging/index.js';
+import { several } from '../words/index.js';
 import { barAboveCentreMm, type LiftLeg } from './legs.js';
 import { GO_MM, goesOf, type Move, type MoveKind } from './moves.js';
 
@@ -10,8 +11,13 @@ const WORDS: Readonly<Record<MoveKind, string>> = {
   'tail-down': 'Tail down',
   'nose-down': 'Nose down',
 };
-/** The same where it stands on a dolly and the body is moved. */
-const BODY_WORDS: Readonly<Partial<Record<MoveKind, string>>> = { raise: 'Body down', lower: 'Body up' };
+/** The same where it stands on a dolly: the body is raised, the dolly rolled. */
+const DOLLY_WORDS: Readonly<Partial<Record<MoveKind, string>>> = {
+  raise: 'Body down',
+  lower: 'Body up',
+  forward: 'Roll it forward',
+  back: 'Roll it back',
+};
 
 /** A move as a person does it: so many millimetres, so many turns of the leveller’s crank, in so many goes. */
 export function moveWords(move: Move, leg: LiftLeg, leveller: Leveller, goMm = GO_MM): string {
@@ -25,10 +31,10 @@ export function moveWords(move: Move, leg: LiftLeg, leveller: Leveller, goMm = G
 }
 
 function partWords(kind: MoveKind, amount: number, { from, to }: Move, leg: LiftLeg, leveller: Leveller): string {
-  const verb = (leg.leg.by === 'dolly' ? BODY_WORDS[kind] : undefined) ?? WORDS[kind];
+  const verb = (leg.leg.by === 'dolly' ? DOLLY_WORDS[kind] : undefined) ?? WORDS[kind];
   if (kind !== 'tail-down' && kind !== 'nose-down') return `${verb} ${Math.round(amount)} mm`;
   const degrees = `${Math.round(amount)}°`;
   if (leg.leg.by !== 'hoist') return `${verb} ${degrees}`;
   const turns = Math.abs(turnsFor(leveller, hookTravelMm(barAboveCentreMm(leg), from.tiltDeg, to.tiltDeg)));
-  return `${verb} ${Math.round(turns)} turns (${degrees})`;
+  return `${verb} ${several(Math.round(turns), 'turn')} (${degrees})`;
 }

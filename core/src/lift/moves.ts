@@ -1,4 +1,16 @@
-import { Gaps, poseBetween, WIDE_MM, type Gap, type Pose, type Scene } from '../clearance/index.js';
+import {
+  closely,
+  Gaps,
+  nearestOn,
+  outOf,
+  pairOf,
+  poseBetween,
+  WIDE_MM,
+  type Gap,
+  type NearestOn,
+  type Pose,
+  type Scene,
+} from '../clearance/index.js';
 
 /** What a person does with hoist, jack or leveller. */
 export type MoveKind = 'raise' | 'lower' | 'forward' | 'back' | 'tail-down' | 'nose-down';
@@ -16,7 +28,7 @@ export interface Move {
   readonly to: Pose;
   /** Nothing comes nearer meanwhile, in mm. */
   readonly clearanceMm: number;
-  /** What comes nearest at its end: what to look at. */
+  /** What comes nearest meanwhile: what to look at. */
   readonly watch: readonly Gap[];
 }
 
@@ -32,51 +44,72 @@ const ORDERS: readonly (readonly Axis[])[] = [
 ];
 /** Less than this is left for the next move. */
 const LEAST: Readonly<Record<Axis, number>> = { xMm: 8, zMm: 8, tiltDeg: 1 };
-/** A way is halved no more often than this between two of its corners. */
-const HALVINGS = 1;
 /** So much nearer than the way itself moves one after the other may come, in mm. */
 const NEARER_MM = 2;
 const LOOK_WITHIN_MM = 400;
-const ROOM_MM = WIDE_MM;
 
 /**
  * A way as moves: between two of its corners what is raised, tilted and moved along one after the other, in the order that
- * keeps most room; where none keeps what the whole way has, in halves, and where that does not either, all of it together,
- * a little of each by turns. Runs of one kind become one move.
+ * keeps most room; where none keeps what the whole way has, in halves, and where neither does, all of it together, a little
+ * of each by turns. Runs of one kind become one move.
  */
 export function movesAlong(scene: Scene, poses: readonly Pose[]): readonly Move[] {
   const gaps = new Gaps(scene);
   const [first] = poses;
   if (!first) return [];
-  const enoughMm = leastAlong(gaps, poses) - NEARER_MM;
+  const way = nearestOn(gaps, poses);
   const steps: Pose[] = [first];
-  const go = (to: Pose, depth: number): void => {
-    const from = steps.at(-1) ?? first;
+  const inTurn = (from: Pose, to: Pose): readonly Pose[] | undefined => {
     const [best] = ORDERS.map((order) => cornersOf(from, to, order))
-      .map((corners) => ({ corners, mm: leastAlong(gaps, [from, ...corners]) }))
-      .sort((one, other) => other.mm - one.mm);
-    if (!best) return;
-    if (best.mm >= enoughMm) steps.push(...best.corners);
-    else if (depth === HALVINGS) steps.push(to);
-    else {
-      go(poseBetween(from, to, 0.5), depth + 1);
-      go(to, depth + 1);
-    }
+      .map((corners) => ({ corners, spareMm: spareOf(nearestOn(gaps, [from, ...corners], 1), way) }))
+      .sort((one, other) => other.spareMm - one.spareMm);
+    return best && best.spareMm >= -NEARER_MM ? best.corners : undefined;
   };
-  for (const to of poses.slice(1)) go(to, 0);
-  return joined(steps).map(([from, to]) => ({
+  for (const to of poses.slice(1)) {
+    const from = steps.at(-1) ?? first;
+    const middle = poseBetween(from, to, 0.5);
+    const whole = inTurn(from, to);
+    const half = whole ? undefined : inTurn(from, middle);
+    const rest = whole ? undefined : inTurn(half?.at(-1) ?? middle, to);
+    if (whole) steps.push(...whole);
+    else if (half || rest) steps.push(...(half ?? [middle]), ...(rest ?? [to]));
+    else steps.push(to);
+  }
+  return needed(joined(steps), outOf(scene)).map(([from, to]) => ({
     parts: partsOf(from, to),
     from,
     to,
-    clearanceMm: gaps.along(from, to, -Infinity, ROOM_MM),
-    watch: gaps.nearest(to, 3, LOOK_WITHIN_MM),
+    clearanceMm: gaps.along(from, to, -Infinity, WIDE_MM),
+    watch: nearestBetween(gaps, from, to),
   }));
 }
 
-function leastAlong(gaps: Gaps, poses: readonly Pose[]): number {
-  return poses
-    .slice(1)
-    .reduce((least, to, index) => gaps.along(poses[index] as Pose, to, -Infinity, least, 1), ROOM_MM);
+/** Runs without a last tilt that is made where it is out already. */
+function needed(
+  runs: readonly (readonly [Pose, Pose])[],
+  isOut: (pose: Pose) => boolean,
+): readonly (readonly [Pose, Pose])[] {
+  const last = runs.at(-1);
+  const tiltsOnly = last && partsOf(last[0], last[1]).every(({ kind }) => kind === 'tail-down' || kind === 'nose-down');
+  return last && tiltsOnly && isOut(last[0]) ? needed(runs.slice(0, -1), isOut) : runs;
+}
+
+/** What comes nearest anywhere on a move, nearest first. */
+function nearestBetween(gaps: Gaps, from: Pose, to: Pose): readonly Gap[] {
+  const byThings = new Map<string, Gap>();
+  for (const pose of closely([from, to], LOOK_EVERY_MM, gaps.reachMm))
+    for (const gap of gaps.nearest(pose, WATCHED, LOOK_WITHIN_MM)) {
+      const key = pairOf(gap.moving, gap.still);
+      if (gap.mm < (byThings.get(key)?.mm ?? Infinity)) byThings.set(key, gap);
+    }
+  return [...byThings.values()].sort((one, other) => one.mm - other.mm).slice(0, WATCHED);
+}
+const WATCHED = 3;
+const LOOK_EVERY_MM = 20;
+
+/** How much more room than the whole way has some stretch has, round the seat and once it has left it, in mm. */
+function spareOf(stretch: NearestOn, way: NearestOn): number {
+  return Math.min(stretch.seatMm - Math.min(way.seatMm, way.wayMm), stretch.wayMm - way.wayMm);
 }
 
 function cornersOf(from: Pose, to: Pose, order: readonly Axis[]): readonly Pose[] {
@@ -107,11 +140,14 @@ function partsOf(from: Pose, to: Pose): readonly MovePart[] {
   const part = (by: number, least: number, more: MoveKind, less: MoveKind): readonly MovePart[] =>
     Math.abs(by) < least ? [] : [{ kind: by > 0 ? more : less, amount: Math.abs(by) }];
   return [
-    ...part(to.zMm - from.zMm, 1, 'raise', 'lower'),
-    ...part(to.xMm - from.xMm, 1, 'forward', 'back'),
+    ...part(to.zMm - from.zMm, SAID_MM, 'raise', 'lower'),
+    ...part(to.xMm - from.xMm, SAID_MM, 'forward', 'back'),
     ...part(to.tiltDeg - from.tiltDeg, 0.5, 'tail-down', 'nose-down'),
   ];
 }
+
+/** What nobody can do by hand on a hoist is not said, in mm. */
+const SAID_MM = 4;
 
 /** What one go of hoist or jack is, in mm, unless a crew says otherwise. */
 export const GO_MM = 50;

@@ -1,4 +1,4 @@
-import { closely, COARSE, Gaps, WIDE_MM, wayThrough, type Gap, type WayThrough } from '../clearance/index.js';
+import { closely, COARSE, Gaps, wayThrough, type Gap, type WayThrough } from '../clearance/index.js';
 import type { PartId } from '../connection-map/index.js';
 import { legsOf, type LiftOf } from './legs.js';
 
@@ -56,9 +56,9 @@ export function* offersFor(
   return offers.sort((one, other) => other.gainMm / other.minutes - one.gainMm / one.minutes);
 }
 
-/** The room of a way at its narrowest once it has left its seat; what it overlaps, where it does not go. */
-function roomOf({ pinch, clearanceMm }: WayThrough): number {
-  return Math.min(pinch?.mm ?? WIDE_MM, clearanceMm < 0 ? clearanceMm : WIDE_MM);
+/** The room of a way once it has left its seat; what it overlaps, where it does not go. */
+function roomOf({ onTheWayMm, clearanceMm }: WayThrough): number {
+  return clearanceMm < 0 ? clearanceMm : onTheWayMm;
 }
 
 function* coarse(lift: LiftOf, leg: number, index: number, count: number): Generator<number, WayThrough | undefined> {

@@ -1,5 +1,6 @@
 import type { Pose } from '../clearance/index.js';
 import {
+  DYNAMIC,
   holesOf,
   hookTravelMm,
   judgeLeg,
@@ -35,6 +36,8 @@ export interface Rig {
   readonly legs: readonly [front: SlingLeg, rear: SlingLeg];
   readonly judged: readonly [ReturnType<typeof judgeLeg>, ReturnType<typeof judgeLeg>];
   readonly leveller: Leveller;
+  /** Whether that is rated for the weight, with a quarter more for the jerk. */
+  readonly levellerRated: boolean;
   /** Turns from level to the steepest tilt of the way, and how far the leveller can tilt it. */
   readonly turns: number;
   readonly steepestDeg: number;
@@ -47,8 +50,7 @@ export interface Rig {
 /**
  * How `leg` hangs by two pick points on the top of its engine with the hook above its centre of gravity, on its way over
  * `poses`, with the machine raised by `raisedMm`; `overhangMm` is from the machine’s end to that centre, which the boom
- * has to reach over. Throws `RiggingError`
- * where the picks are both to one side of it.
+ * has to reach over. Throws `RiggingError` where the picks are both to one side of it.
  */
 export function rigOf(
   leg: LiftLeg,
@@ -80,6 +82,7 @@ export function rigOf(
     legs,
     judged: [judgeLeg(legs[0]), judgeLeg(legs[1])],
     leveller,
+    levellerRated: leveller.ratedKg >= massKg * DYNAMIC,
     turns: turnsFor(leveller, hookTravelMm(barMm, 0, Math.min(steepestDeg, 75))),
     steepestDeg,
     mostTiltDeg: mostTiltDeg(leveller, barMm),

@@ -31,8 +31,8 @@ describe('moves as steps', () => {
   const taken = write(start, { kind: 'moves-taken', ...movesOf(start) });
 
   it('have minutes, something to look at where something is near, and a way back as long', () => {
-    const { out, back, hangs } = movesOf(start);
-    expect(hangs).toBe(true);
+    const { out, back, carriedBy } = movesOf(start);
+    expect(carriedBy).toBe('hoist');
     expect(back).toHaveLength(out.length);
     for (const { minutes } of out) {
       expect(minutes.low).toBeGreaterThan(0);

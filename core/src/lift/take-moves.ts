@@ -39,7 +39,7 @@ export function movesToTake(
     ...reckonedFor(lift),
     out: moves.map(step),
     back: wayBack(moves).map(step),
-    hangs: leg.leg.by === 'hoist',
+    carriedBy: leg.leg.by,
     drawnOff: xMm !== 0 || yMm !== 0,
   };
 }

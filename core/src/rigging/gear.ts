@@ -16,7 +16,6 @@ export interface Hoist {
 export interface Leveller {
   readonly id: string;
   readonly name: string;
-  readonly barMm: number;
   /** How far the hook goes with one turn. */
   readonly leadMm: number;
   /** How far it goes to either side of the middle. */
@@ -24,29 +23,10 @@ export interface Leveller {
   readonly ratedKg: number;
 }
 
-export interface Sling {
-  readonly id: string;
-  readonly name: string;
-  readonly lengthMm: number;
-  readonly ratedKg: number;
-}
-
-/** What a body or a powerpack stands on. */
-export interface Support {
-  readonly id: string;
-  readonly name: string;
-  readonly kind: 'stand' | 'jack' | 'dolly';
-  readonly lowestMm: number;
-  readonly highestMm: number;
-  readonly ratedKg: number;
-}
-
 /** What a shop lifts with. */
 export interface LiftingGear {
   readonly hoists: readonly Hoist[];
   readonly levellers: readonly Leveller[];
-  readonly slings: readonly Sling[];
-  readonly supports: readonly Support[];
 }
 
 /** What is there until the shop writes down its own: made-up gear of an ordinary size. */
@@ -69,16 +49,7 @@ export const FIRST_GEAR: LiftingGear = {
     },
   ],
   levellers: [
-    { id: 'leveller', name: 'Leveller with a crank', barMm: 720, leadMm: 4, travelMm: 300, ratedKg: 680 },
-    { id: 'spreader', name: 'Spreader beam', barMm: 1_200, leadMm: 6, travelMm: 300, ratedKg: 2_000 },
-  ],
-  slings: [
-    { id: 'chain-600', name: 'Chain sling 600', lengthMm: 600, ratedKg: 1_000 },
-    { id: 'chain-900', name: 'Chain sling 900', lengthMm: 900, ratedKg: 2_000 },
-  ],
-  supports: [
-    { id: 'stands', name: 'Stands, a pair', kind: 'stand', lowestMm: 290, highestMm: 610, ratedKg: 3_000 },
-    { id: 'dolly', name: 'Powerpack dolly', kind: 'dolly', lowestMm: 140, highestMm: 140, ratedKg: 500 },
-    { id: 'gearbox-jack', name: 'Gearbox jack', kind: 'jack', lowestMm: 210, highestMm: 1_800, ratedKg: 500 },
+    { id: 'leveller', name: 'Leveller with a crank', leadMm: 4, travelMm: 300, ratedKg: 680 },
+    { id: 'spreader', name: 'Spreader beam', leadMm: 6, travelMm: 300, ratedKg: 2_000 },
   ],
 };

@@ -1,4 +1,5 @@
 import type { Leveller, LiftingGear } from './gear.js';
+import { DYNAMIC } from './hoist.js';
 import { RiggingError } from './slings.js';
 
 /**
@@ -23,10 +24,10 @@ export function mostTiltDeg({ travelMm }: Pick<Leveller, 'travelMm'>, aboveCentr
   return (Math.atan2(travelMm, aboveCentreMm) * 180) / Math.PI;
 }
 
-/** The smallest leveller that is rated for a weight, or the largest there is. */
+/** The smallest leveller that is rated for a weight with a quarter more for the jerk, or the largest there is. */
 export function levellerFor({ levellers }: LiftingGear, massKg: number): Leveller {
   const byRating = [...levellers].sort((one, other) => one.ratedKg - other.ratedKg);
-  const found = byRating.find(({ ratedKg }) => ratedKg >= massKg) ?? byRating.at(-1);
+  const found = byRating.find(({ ratedKg }) => ratedKg >= massKg * DYNAMIC) ?? byRating.at(-1);
   if (!found) throw new RiggingError('A shop without a leveller has nothing to reckon.');
   return found;
 }

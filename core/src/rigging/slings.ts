@@ -43,14 +43,6 @@ export function twoLegs(
   return [leg(aMm, bMm), leg(bMm, aMm)];
 }
 
-/** The most that pulls in one leg of four: any two have to carry it all, since a rigid thing hangs on two. In N. */
-export function fourLegsN(
-  massKg: number,
-  legs: { readonly aMm: number; readonly bMm: number; readonly heightMm: number },
-): number {
-  return Math.max(...twoLegs(massKg, legs).map(({ tensionN }) => tensionN));
-}
-
 /** What is said of a leg by its angle. */
 export function judgeLeg({ angleDeg }: Pick<SlingLeg, 'angleDeg'>): 'refused' | 'flat' | 'as drawn' {
   if (angleDeg < REFUSE_UNDER_DEG) return 'refused';

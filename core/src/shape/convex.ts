@@ -1,4 +1,5 @@
-import { turn, type Interval, type Point, type Solid } from './solid.js';
+import { flat, gapOf } from './flat.js';
+import type { Interval, Point, Solid } from './solid.js';
 
 const { hypot, max, min } = Math;
 
@@ -38,30 +39,9 @@ function fromLowest(points: readonly Point[]): readonly Point[] {
   return [...points.slice(lowest), ...points.slice(0, lowest)];
 }
 
-/** How far `point` is from the rim of an anticlockwise convex outline, in mm; below zero where it is within. */
-export function signedDistance({ x, z }: Point, outline: readonly Point[]): number {
-  let deepest = -Infinity;
-  let nearest = Infinity;
-  for (let index = 0; index < outline.length; index += 1) {
-    const one = outline[index] as Point;
-    const next = cyclic(outline, index + 1);
-    const ex = next.x - one.x;
-    const ez = next.z - one.z;
-    const length = hypot(ex, ez);
-    if (length === 0) continue;
-    const px = x - one.x;
-    const pz = z - one.z;
-    // Above zero on the right of an edge, which is outside.
-    deepest = max(deepest, (px * ez - pz * ex) / length);
-    const share = min(1, max(0, (px * ex + pz * ez) / (length * length)));
-    nearest = min(nearest, hypot(px - share * ex, pz - share * ez));
-  }
-  return deepest > 0 ? nearest : deepest;
-}
-
 /** The gap between two convex outlines in mm; below zero how far one has to be moved for them to touch no more. */
 export function gapBetween(one: readonly Point[], other: readonly Point[]): number {
-  return signedDistance({ x: 0, z: 0 }, minkowskiDifference(one, other));
+  return gapOf(flat(one), flat(other), 0, 0);
 }
 
 /** How far two intervals overlap, in mm; below zero how far they are apart. */
@@ -75,12 +55,4 @@ export function depthOf(one: Solid, other: Solid): number {
   const gap = gapBetween(one.outline, other.outline);
   if (across > 0 && gap < 0) return min(across, -gap);
   return -hypot(max(0, -across), max(0, gap));
-}
-
-/** Whether an anticlockwise outline is convex and has an area. */
-export function isConvex(outline: readonly Point[]): boolean {
-  return (
-    outline.length >= 3 &&
-    outline.every((one, index) => turn(one, cyclic(outline, index + 1), cyclic(outline, index + 2)) > 0)
-  );
 }

@@ -5,10 +5,11 @@
  */
 export { areaOf, extentOf, hullOf, middleOf, turn } from './solid.js';
 export type { Extent, Interval, Place, Point, Solid } from './solid.js';
-export { depthOf, gapBetween, isConvex, minkowskiDifference, overlapOf, signedDistance } from './convex.js';
+export { flat, gapOf, type Flat } from './flat.js';
+export { depthOf, gapBetween, minkowskiDifference, overlapOf } from './convex.js';
 export { isPlane, PLANE_NAMES, PLANES, type Level, type PlaneName, type Range } from './plane.js';
 export { block, box, drum, end, hard, letInto, profile, side, soft } from './spec.js';
 export type { BayFeature, PartShape, SolidSpec } from './spec.js';
 export type { Direction, Exit, LayoutShape, Leg, PlaneAt } from './layout-shape.js';
-export { axisOf, planesIn, planesOf, ShapeError, type Measured, type Planes } from './resolve.js';
-export { machineShape, spreadBetween, UNMEASURED_MM, type MachineShape, type Shaped } from './machine-shape.js';
+export { axisOf, planesOf, ShapeError, type Measured, type Planes } from './resolve.js';
+export { machineShape, spreadBetween, type MachineShape, type Shaped } from './machine-shape.js';

@@ -57,7 +57,7 @@ const GUESSED_MM = 120;
 /**
  * `parts` and the bay of one machine where they are, by what is usual for its layout and what was measured. A part the
  * layout does not know is drawn beside the engine on the side of its zone. Throws {@link ShapeError} where a measurement
- * turns something inside out, naming the plane.
+ * turns something inside out, naming it.
  */
 export function machineShape(
   layout: LayoutShape,
@@ -79,7 +79,7 @@ export function machineShape(
     return [
       {
         ...placed(id, name, shape.solids),
-        massKg: massKg ?? shape.massKg ?? 0,
+        massKg: massKg ?? 0,
         soft: shape.soft ?? false,
         swings: shape.swings ?? false,
         guessed: false,
@@ -108,7 +108,7 @@ export function machineShape(
 }
 
 /** Half the width within which a plane is that nobody measured, in mm. */
-export const UNMEASURED_MM = 15;
+const UNMEASURED_MM = 15;
 
 /**
  * How far two things may be nearer to each other than drawn, in mm: the spread of every unmeasured plane that only one
@@ -146,7 +146,7 @@ function insideOut(name: string, planes: ReadonlySet<PlaneName>, layout: LayoutS
     return down.some((one) => planes.has(one));
   });
   const what = taped ? `${String(measured[taped])} mm to the ${PLANES[taped].words}` : 'This';
-  return new ShapeError(`${what} would turn the ${name} inside out: measure it again.`, taped);
+  return new ShapeError(`${what} would turn the ${name} inside out: measure it again.`);
 }
 
 function guess({ id, name, zone, massKg = 0 }: PartToShape, { x, y, z }: Extent, index: number): Shaped {

@@ -6,13 +6,6 @@ import type { SolidSpec } from './spec.js';
 /** A shape that cannot be: a plane nobody placed, a part turned inside out by a measurement. `message` is for the crew. */
 export class ShapeError extends Error {
   override readonly name = 'ShapeError';
-  constructor(
-    message: string,
-    /** The plane whose measurement is at fault, where it is one. */
-    readonly plane?: PlaneName,
-  ) {
-    super(message);
-  }
 }
 
 /** Distances in mm that a tape gave, each between a plane and the one it is placed from. */

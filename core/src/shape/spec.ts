@@ -18,7 +18,7 @@ export type SolidSpec =
       readonly radiusMm: number;
     };
 
-/** What a part looks like, and where its weight sits where that is not the middle of its volume. */
+/** What a part looks like. */
 export interface PartShape {
   readonly solids: readonly SolidSpec[];
   /** May be pushed aside: drawn, and nothing is held to keep clear of it. */
@@ -27,8 +27,6 @@ export interface PartShape {
   readonly swings?: true;
   /** Parts it is let into by design, seated: a starter in its bell, a fan in its shroud. */
   readonly into?: readonly string[];
-  /** What it weighs where the map does not say; in kg. */
-  readonly massKg?: number;
 }
 
 /** A feature of the bay that stays. */

@@ -7,6 +7,10 @@ export interface MoveStep {
   readonly minutes: ThreePointMinutes;
 }
 
+/** What carries a powerpack on its way: from above, from below, or standing while the body is raised. */
+export const CARRIED_BY = ['hoist', 'jack', 'dolly'] as const;
+export type CarriedBy = (typeof CARRIED_BY)[number];
+
 /** The moves a powerpack goes out by and comes back by, worked out for this machine. */
 export interface MovesOut {
   /** The powerpack and the route they were worked out for: for any other they count for nothing. */
@@ -18,8 +22,8 @@ export interface MovesOut {
   readonly measured: Readonly<Record<string, number>>;
   readonly out: readonly MoveStep[];
   readonly back: readonly MoveStep[];
-  /** It hangs on a hoist. */
-  readonly hangs: boolean;
+  /** What carries it. */
+  readonly carriedBy: CarriedBy;
   /** It is drawn straight off its shaft before the first move, and put back onto it after the last. */
   readonly drawnOff: boolean;
 }
@@ -31,7 +35,7 @@ type Step = Route['liftSteps'][number];
  * mounts, off the shaft), the moves, the layout’s own last (set down; in place).
  */
 export function byMoves(plan: JobPlan, moves: MovesOut): JobPlan {
-  const { out, back, hangs, drawnOff } = moves;
+  const { out, back, carriedBy, drawnOff } = moves;
   if (moves.powerpack !== plan.powerpack || moves.route !== plan.route) return plan;
   const route = routeOf(plan);
   const steps = (fixed: Step | undefined, some: readonly MoveStep[], name: string): readonly Step[] =>
@@ -43,15 +47,20 @@ export function byMoves(plan: JobPlan, moves: MovesOut): JobPlan {
       : [];
   const [first, ...more] = route.liftSteps;
   const [firstBack, ...moreBack] = route.lowerSteps;
-  const begun: Step | undefined = first && (drawnOff ? first : { ...first, title: COMES_FREE });
-  const brought: Step | undefined = firstBack && (hangs ? { ...firstBack, title: BROUGHT_OVER } : firstBack);
+  const begun: Step | undefined = first && (drawnOff ? first : { ...first, title: COMES_FREE[carriedBy] });
+  const brought: Step | undefined = firstBack && {
+    ...firstBack,
+    ...(carriedBy === 'hoist' ? { title: BROUGHT_OVER } : {}),
+    tip: [firstBack.tip, NOT_IN_IT].filter((one) => one !== undefined).join(' '),
+  };
   const changed: Route = {
     ...route,
     liftSteps: [...(begun ? [begun] : []), ...steps(more[0] ?? first, out, 'move'), ...more.slice(-1)],
     lowerSteps: [
       ...(brought ? [brought] : []),
       ...steps(moreBack[0] ?? firstBack, back, 'back'),
-      ...(drawnOff ? moreBack : moreBack.slice(-1)),
+      // Back onto its shaft is two steps: in line with it, and home.
+      ...moreBack.slice(drawnOff ? -2 : -1),
     ],
   };
   return {
@@ -60,5 +69,10 @@ export function byMoves(plan: JobPlan, moves: MovesOut): JobPlan {
   };
 }
 
-const COMES_FREE = 'Take it up until it just comes free, and look all round';
+const COMES_FREE: Readonly<Record<CarriedBy, string>> = {
+  hoist: 'Take it up until it just comes free, and look all round',
+  jack: 'Take the weight until it just comes free, and look all round',
+  dolly: 'Raise the body until it just comes free, and look all round',
+};
 const BROUGHT_OVER = 'Bring it over the bay, hung as it was when it came clear';
+const NOT_IN_IT = 'What is on it now and was not when it came out is not in these moves.';

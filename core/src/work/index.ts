@@ -26,7 +26,7 @@ import {
   type Teardown,
 } from '../teardown/index.js';
 
-export { byMoves, type MovesOut, type MoveStep } from './by-moves.js';
+export { byMoves, CARRIED_BY, type CarriedBy, type MovesOut, type MoveStep } from './by-moves.js';
 
 export interface Work extends PrecedenceGraph {
   readonly plan: JobPlan;

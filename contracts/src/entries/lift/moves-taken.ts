@@ -1,6 +1,6 @@
-import type { MoveStep } from '@brisk/core/work';
+import { CARRIED_BY, type MoveStep } from '@brisk/core/work';
 import type { ThreePointMinutes } from '@brisk/core/connection-map';
-import { id, list, mapOf, optionalText, positive, text, yesOrNo } from '../../fields.js';
+import { id, list, mapOf, oneOf, optionalText, positive, text, yesOrNo } from '../../fields.js';
 import { record } from '../../record.js';
 import { entry, type EntrySchema } from '../entry-schema.js';
 
@@ -31,6 +31,6 @@ export const movesTakenSchema: EntrySchema<'moves-taken'> = entry('moves-taken',
   measured: mapOf(positive(LONGEST_MM)),
   out: moves(),
   back: moves(),
-  hangs: yesOrNo(),
+  carriedBy: oneOf(CARRIED_BY),
   drawnOff: yesOrNo(),
 });

@@ -2,16 +2,15 @@ import { block, box, hard, letInto, profile, side, type LayoutShape } from '../.
 import { frontBay, inTheFrontBay, tunnel } from '../shapes/front-bay.js';
 import { roundALengthwiseEngine } from '../shapes/lengthwise.js';
 import { dieselShapes, inlineEngine, manualGearboxShapes, onTheEngine, petrolShapes } from '../shapes/on-the-engine.js';
-import { engineOffLengthwise, gearboxOffLengthwise, upLengthwise } from '../shapes/legs.js';
+import { lengthwiseWays } from '../shapes/legs.js';
+import { flanks, ORIGINS, sides, tunnelWalls } from '../shapes/planes.js';
 
 /** High on its frame, a live axle under the front of the engine, a transfer box behind the gearbox. */
 export const frameFourWheelDriveShape: LayoutShape = {
   pulleyTo: 'nose',
   coldTo: 'left',
   planes: {
-    'front-axle': ['origin', 0],
-    middle: ['origin', 0],
-    ground: ['origin', 0],
+    ...ORIGINS,
     slam: ['front-axle', 470],
     nose: ['slam', 190],
     radiator: ['slam', -60],
@@ -19,16 +18,8 @@ export const frameFourWheelDriveShape: LayoutShape = {
     scuttle: ['bulkhead', 115],
     'rear-axle': ['front-axle', -2700],
     'tail-end': ['rear-axle', -950],
-    'left-rail': ['middle', 365],
-    'right-rail': ['middle', -365],
-    'left-tower': ['middle', 560],
-    'right-tower': ['middle', -560],
-    'left-wing': ['middle', 620],
-    'right-wing': ['middle', -620],
-    'left-side': ['middle', 890],
-    'right-side': ['middle', -890],
-    'tunnel-left': ['middle', 265],
-    'tunnel-right': ['middle', -265],
+    ...sides({ rail: 365, tower: 560, wing: 620, side: 890 }),
+    ...tunnelWalls(265),
     floor: ['ground', 610],
     'rail-under': ['ground', 470],
     'rail-top': ['rail-under', 150],
@@ -41,8 +32,7 @@ export const frameFourWheelDriveShape: LayoutShape = {
     pulley: ['bell', 690],
     tail: ['bell', -690],
     centre: ['middle', 0],
-    cold: ['centre', 180],
-    hot: ['centre', -180],
+    ...flanks(180),
     crank: ['ground', 670],
     deck: ['crank', 245],
     top: ['crank', 450],
@@ -51,12 +41,7 @@ export const frameFourWheelDriveShape: LayoutShape = {
   },
   bay: [...frontBay, tunnel],
   weight: { massKg: 2340, frontShare: 0.52 },
-  ways: {
-    top: [upLengthwise],
-    'top-engine': [engineOffLengthwise],
-    under: [gearboxOffLengthwise],
-    split: [gearboxOffLengthwise, { ...upLengthwise, roots: ['engine'] }],
-  },
+  ways: lengthwiseWays,
   parts: {
     ...inTheFrontBay,
     ...onTheEngine,

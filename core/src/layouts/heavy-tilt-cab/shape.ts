@@ -1,24 +1,20 @@
 import { block, box, drum, hard, letInto, side, soft, type LayoutShape } from '../../shape/index.js';
 import { dieselShapes, inlineEngine, manualGearboxShapes, onTheEngine } from '../shapes/on-the-engine.js';
 import { engineOffLengthwise, gearboxOffLengthwise } from '../shapes/legs.js';
+import { flanks, ORIGINS, sides } from '../shapes/planes.js';
 
 /** Between two rails under a cab that is tipped forward; intake on the left, exhaust on the right. */
 export const heavyTiltCabShape: LayoutShape = {
   pulleyTo: 'nose',
   coldTo: 'left',
   planes: {
-    'front-axle': ['origin', 0],
-    middle: ['origin', 0],
-    ground: ['origin', 0],
+    ...ORIGINS,
     slam: ['front-axle', 900],
     nose: ['slam', 420],
     radiator: ['slam', -40],
     'rear-axle': ['front-axle', -3700],
     'tail-end': ['rear-axle', -1500],
-    'left-rail': ['middle', 415],
-    'right-rail': ['middle', -415],
-    'left-side': ['middle', 1250],
-    'right-side': ['middle', -1250],
+    ...sides({ rail: 415, side: 1250 }),
     'rail-under': ['ground', 700],
     'rail-top': ['rail-under', 280],
     beam: ['ground', 690],
@@ -27,8 +23,7 @@ export const heavyTiltCabShape: LayoutShape = {
     pulley: ['bell', 1180],
     tail: ['bell', -880],
     centre: ['middle', 0],
-    cold: ['centre', 245],
-    hot: ['centre', -245],
+    ...flanks(245),
     crank: ['ground', 940],
     deck: ['crank', 400],
     top: ['crank', 690],

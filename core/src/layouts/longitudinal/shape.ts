@@ -9,15 +9,14 @@ import {
   onTheEngine,
   petrolShapes,
 } from '../shapes/on-the-engine.js';
-import { engineOffLengthwise, gearboxOffLengthwise, upLengthwise } from '../shapes/legs.js';
+import { lengthwiseWays } from '../shapes/legs.js';
+import { flanks, ORIGINS, sides, tunnelWalls } from '../shapes/planes.js';
 
 const common = {
   pulleyTo: 'nose',
   coldTo: 'left',
   planes: {
-    'front-axle': ['origin', 0],
-    middle: ['origin', 0],
-    ground: ['origin', 0],
+    ...ORIGINS,
     slam: ['front-axle', 440],
     nose: ['slam', 240],
     radiator: ['slam', -50],
@@ -25,16 +24,8 @@ const common = {
     scuttle: ['bulkhead', 110],
     'rear-axle': ['front-axle', -2820],
     'tail-end': ['rear-axle', -880],
-    'left-rail': ['middle', 395],
-    'right-rail': ['middle', -395],
-    'left-tower': ['middle', 480],
-    'right-tower': ['middle', -480],
-    'left-wing': ['middle', 610],
-    'right-wing': ['middle', -610],
-    'left-side': ['middle', 860],
-    'right-side': ['middle', -860],
-    'tunnel-left': ['middle', 255],
-    'tunnel-right': ['middle', -255],
+    ...sides({ rail: 395, tower: 480, wing: 610, side: 860 }),
+    ...tunnelWalls(255),
     floor: ['ground', 255],
     'rail-under': ['ground', 380],
     'rail-top': ['rail-under', 140],
@@ -47,8 +38,7 @@ const common = {
     pulley: ['bell', 590],
     tail: ['bell', -680],
     centre: ['middle', 0],
-    cold: ['centre', 165],
-    hot: ['centre', -165],
+    ...flanks(165),
     crank: ['ground', 445],
     deck: ['crank', 225],
     top: ['crank', 425],
@@ -57,12 +47,7 @@ const common = {
   },
   bay: [...frontBay, tunnel, axleBeam],
   weight: { massKg: 1980, frontShare: 0.53 },
-  ways: {
-    top: [upLengthwise],
-    'top-engine': [engineOffLengthwise],
-    under: [gearboxOffLengthwise],
-    split: [gearboxOffLengthwise, { ...upLengthwise, roots: ['engine'] }],
-  },
+  ways: lengthwiseWays,
 } as const satisfies Partial<LayoutShape>;
 
 const parts = {

@@ -1,26 +1,20 @@
 import { block, box, drum, end, hard, letInto, soft, type LayoutShape } from '../../shape/index.js';
 import { drivenWheels } from '../shapes/driven-wheels.js';
 import { downOnAJack } from '../shapes/legs.js';
+import { flanks, ORIGINS, sides } from '../shapes/planes.js';
 
 /** Low and wide behind the rear axle, its pulley to the tail, the transaxle before it. */
 export const rearFlatAirCooledShape: LayoutShape = {
   pulleyTo: 'tail',
   coldTo: 'left',
   planes: {
-    'front-axle': ['origin', 0],
-    middle: ['origin', 0],
-    ground: ['origin', 0],
+    ...ORIGINS,
     nose: ['front-axle', 720],
     'rear-axle': ['front-axle', -2400],
     'tail-end': ['rear-axle', -960],
     slam: ['rear-axle', -850],
     bulkhead: ['rear-axle', -40],
-    'left-rail': ['middle', 505],
-    'right-rail': ['middle', -505],
-    'left-wing': ['middle', 600],
-    'right-wing': ['middle', -600],
-    'left-side': ['middle', 780],
-    'right-side': ['middle', -780],
+    ...sides({ rail: 505, wing: 600, side: 780 }),
     floor: ['ground', 240],
     'rail-top': ['ground', 460],
     sill: ['ground', 760],
@@ -29,8 +23,7 @@ export const rearFlatAirCooledShape: LayoutShape = {
     pulley: ['bell', 500],
     tail: ['bell', -560],
     centre: ['middle', 0],
-    cold: ['centre', 370],
-    hot: ['centre', -370],
+    ...flanks(370),
     crank: ['ground', 365],
     deck: ['crank', 130],
     top: ['crank', 300],

@@ -4,10 +4,10 @@ import type { Leg } from '../../shape/index.js';
 export const upLengthwise: Leg = { exit: 'up', by: 'hoist', tiltDeg: [-12, 42] };
 /** Up on a hoist with a leveller whose bar lies across the machine: it hardly tilts along it. */
 export const upAcross: Leg = { exit: 'up', by: 'hoist', tiltDeg: [-9, 9] };
-/** Down on a dolly while the body goes up. */
-export const downWithTheBody: Leg = { exit: 'down', by: 'dolly', tiltDeg: [-3, 3] };
+/** Level on a dolly while the body goes up. */
+export const downWithTheBody: Leg = { exit: 'down', by: 'dolly', tiltDeg: [0, 0] };
 /** Down on a jack with its strap. */
-export const downOnAJack: Leg = { exit: 'down', by: 'jack', tiltDeg: [-6, 14] };
+export const downOnAJack: Leg = { exit: 'down', by: 'jack', tiltDeg: [0, 14] };
 
 /** So far a shaft reaches into the clutch, in mm. */
 const SHAFT_MM = 130;
@@ -19,3 +19,11 @@ export const gearboxOffAcross: Leg = { ...downOnAJack, roots: ['gearbox'], drawO
 /** The engine drawn off a gearbox that stays. */
 export const engineOffLengthwise: Leg = { ...upLengthwise, roots: ['engine'], drawOffMm: SHAFT_MM };
 export const engineOffAcross: Leg = { ...upAcross, roots: ['engine'], drawOffMm: SHORT_SHAFT_MM };
+
+/** The ways out of a machine whose engine lies lengthwise with its gearbox in the tunnel. */
+export const lengthwiseWays: Readonly<Record<string, readonly Leg[]>> = {
+  top: [upLengthwise],
+  'top-engine': [engineOffLengthwise],
+  under: [gearboxOffLengthwise],
+  split: [gearboxOffLengthwise, { ...upLengthwise, roots: ['engine'] }],
+};

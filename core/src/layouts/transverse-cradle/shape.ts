@@ -3,15 +3,14 @@ import { drivenWheels } from '../shapes/driven-wheels.js';
 import { frontBay, inTheFrontBay } from '../shapes/front-bay.js';
 import { dieselShapes, inlineEngine, manualGearboxShapes, onTheEngine, petrolShapes } from '../shapes/on-the-engine.js';
 import { downWithTheBody, engineOffAcross, gearboxOffAcross, upAcross } from '../shapes/legs.js';
+import { flanks, ORIGINS, sides, tunnelWalls } from '../shapes/planes.js';
 
 /** Across the nose, gearbox on the left, intake to the front, exhaust to the bulkhead. */
 export const transverseCradleShape: LayoutShape = {
   pulleyTo: 'right',
   coldTo: 'nose',
   planes: {
-    'front-axle': ['origin', 0],
-    middle: ['origin', 0],
-    ground: ['origin', 0],
+    ...ORIGINS,
     slam: ['front-axle', 545],
     nose: ['slam', 220],
     radiator: ['slam', -60],
@@ -19,16 +18,10 @@ export const transverseCradleShape: LayoutShape = {
     scuttle: ['bulkhead', 100],
     'rear-axle': ['front-axle', -2560],
     'tail-end': ['rear-axle', -760],
-    'left-rail': ['middle', 470],
+    ...sides({ rail: 470, tower: 525, wing: 640, side: 890 }),
     'right-rail': ['middle', -505],
-    'left-tower': ['middle', 525],
     'right-tower': ['middle', -540],
-    'left-wing': ['middle', 640],
-    'right-wing': ['middle', -640],
-    'left-side': ['middle', 890],
-    'right-side': ['middle', -890],
-    'tunnel-left': ['middle', 130],
-    'tunnel-right': ['middle', -130],
+    ...tunnelWalls(130),
     floor: ['ground', 205],
     'rail-under': ['ground', 395],
     'rail-top': ['rail-under', 125],
@@ -41,8 +34,7 @@ export const transverseCradleShape: LayoutShape = {
     pulley: ['bell', 450],
     tail: ['bell', -335],
     centre: ['front-axle', 110],
-    cold: ['centre', 150],
-    hot: ['centre', -150],
+    ...flanks(150),
     crank: ['ground', 400],
     deck: ['crank', 205],
     top: ['crank', 385],

@@ -3,31 +3,22 @@ import { drivenWheels } from '../shapes/driven-wheels.js';
 import { inTheFrontBay } from '../shapes/front-bay.js';
 import { inlineEngine, manualGearboxShapes, onTheEngine, petrolShapes } from '../shapes/on-the-engine.js';
 import { downWithTheBody, gearboxOffAcross, upAcross } from '../shapes/legs.js';
+import { flanks, ORIGINS, sides, tunnelWalls } from '../shapes/planes.js';
 
 /** Across, behind the seats: intake to the bulkhead, exhaust to the tail, gearbox on the left. */
 export const transverseMidShape: LayoutShape = {
   pulleyTo: 'right',
   coldTo: 'nose',
   planes: {
-    'front-axle': ['origin', 0],
-    middle: ['origin', 0],
-    ground: ['origin', 0],
+    ...ORIGINS,
     nose: ['front-axle', 780],
     'rear-axle': ['front-axle', -2420],
     'tail-end': ['rear-axle', -700],
     slam: ['rear-axle', -420],
     bulkhead: ['rear-axle', 690],
     scuttle: ['bulkhead', -80],
-    'left-rail': ['middle', 480],
-    'right-rail': ['middle', -480],
-    'left-tower': ['middle', 530],
-    'right-tower': ['middle', -530],
-    'left-wing': ['middle', 640],
-    'right-wing': ['middle', -640],
-    'left-side': ['middle', 900],
-    'right-side': ['middle', -900],
-    'tunnel-left': ['middle', 120],
-    'tunnel-right': ['middle', -120],
+    ...sides({ rail: 480, tower: 530, wing: 640, side: 900 }),
+    ...tunnelWalls(120),
     floor: ['ground', 150],
     'rail-under': ['ground', 390],
     'rail-top': ['rail-under', 120],
@@ -39,8 +30,7 @@ export const transverseMidShape: LayoutShape = {
     pulley: ['bell', 450],
     tail: ['bell', -335],
     centre: ['rear-axle', 260],
-    cold: ['centre', 155],
-    hot: ['centre', -155],
+    ...flanks(155),
     crank: ['ground', 385],
     deck: ['crank', 210],
     top: ['crank', 390],

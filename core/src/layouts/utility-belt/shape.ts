@@ -1,23 +1,19 @@
 import { block, box, drum, hard, letInto, soft, type LayoutShape } from '../../shape/index.js';
 import { upAcross } from '../shapes/legs.js';
+import { flanks, ORIGINS, sides } from '../shapes/planes.js';
 
 /** A small engine across a deck at the tail, its drive pulley to the left, the gearbox below and before it. */
 export const utilityBeltShape: LayoutShape = {
   pulleyTo: 'left',
   coldTo: 'nose',
   planes: {
-    'front-axle': ['origin', 0],
-    middle: ['origin', 0],
-    ground: ['origin', 0],
+    ...ORIGINS,
     nose: ['front-axle', 420],
     'rear-axle': ['front-axle', -1420],
     'tail-end': ['rear-axle', -560],
     slam: ['tail-end', 60],
     bulkhead: ['rear-axle', 330],
-    'left-rail': ['middle', 330],
-    'right-rail': ['middle', -330],
-    'left-side': ['middle', 560],
-    'right-side': ['middle', -560],
+    ...sides({ rail: 330, side: 560 }),
     floor: ['ground', 430],
     'rail-top': ['floor', 60],
     sill: ['ground', 700],
@@ -25,8 +21,7 @@ export const utilityBeltShape: LayoutShape = {
     bell: ['middle', -170],
     pulley: ['bell', 345],
     centre: ['rear-axle', -130],
-    cold: ['centre', 120],
-    hot: ['centre', -120],
+    ...flanks(120),
     crank: ['ground', 660],
     deck: ['crank', 130],
     top: ['crank', 270],

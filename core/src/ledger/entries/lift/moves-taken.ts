@@ -3,6 +3,7 @@ import { byMoves, workOf, type MovesOut } from '../../../work/index.js';
 import { isDone } from '../../reading.js';
 import { NOTHING, refuse, type Refusal } from '../../refusal.js';
 import type { JobState } from '../../state.js';
+import { several } from '../../../words/index.js';
 import type { EntryRules } from '../entry-rules.js';
 
 /** The lift goes by moves worked out for this machine, instead of the layout’s few steps. */
@@ -10,11 +11,16 @@ export interface MovesTaken extends MovesOut {
   readonly kind: 'moves-taken';
 }
 
+/** Following a ledger costs time for each of these, so a ledger may hold only so many. */
+const MOST_TAKEN = 60;
+
 export const movesTaken: EntryRules<MovesTaken> = {
   mayFollow(state, { kind: _kind, id: _id, at: _at, by: _by, ...moves }) {
     const begun = [...state.work.operations.values()].some(
       ({ id, phase }) => phase === 'lift' && isDone(state, id) && id.startsWith('lift:'),
     );
+    if (state.entries.filter(({ kind }) => kind === 'moves-taken').length >= MOST_TAKEN)
+      return refuse('sense', `Moves were taken ${MOST_TAKEN} times on this job. Go on by those there are.`);
     if (begun) return refuse('order', 'The lift has begun: go on by the moves it was begun with.');
     if (moves.powerpack !== state.plan.powerpack || moves.route !== state.plan.route)
       return refuse('sense', 'These moves are of another way out than the one of this plan. Look for the way anew.');
@@ -28,7 +34,7 @@ export const movesTaken: EntryRules<MovesTaken> = {
   },
   stop: () => 'lift',
   minutes: 'by-itself',
-  words: ({ out }) => `The lift goes by ${out.length} moves worked out for this machine`,
+  words: ({ out }) => `The lift goes by ${several(out.length, 'move')} worked out for this machine`,
 };
 
 function unworkable(state: JobState, moves: MovesOut): readonly Refusal[] {

@@ -1,10 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { MatSliderModule } from '@angular/material/slider';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
-import { footingsOf, liftFor, standingsOf, type Footing, type StandingAt } from '@brisk/core/lift';
+import { footingsOf, standingsOf, type Footing, type StandingAt } from '@brisk/core/lift';
 import { EDGE_SHARE, GRAVITY, RiggingError } from '@brisk/core/rigging';
-import { ShapeError } from '@brisk/core/shape';
-import { Desk } from '../../session/desk';
+import { Slide } from '../../ui/slide';
+import { LiftInMeasure } from './lift-in-measure';
 import { LiftTabs } from './lift-tabs';
 
 const AT_WORDS: Readonly<Record<StandingAt, string>> = {
@@ -16,26 +15,20 @@ const AT_WORDS: Readonly<Record<StandingAt, string>> = {
 /** How the machine stands on its supports while its weight leaves it. */
 @Component({
   selector: 'bl-lift-balance',
-  imports: [LiftTabs, MatSliderModule],
+  imports: [LiftTabs, Slide],
+  providers: [LiftInMeasure],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lift-balance.html',
   styleUrl: './lift-balance.scss',
 })
 export class LiftBalance {
-  private readonly desk = inject(Desk);
+  private readonly inMeasure = inject(LiftInMeasure);
   protected readonly stands = CAUTION_WORDS.stands;
   protected readonly edge = Math.round(EDGE_SHARE * 100);
   private readonly moved = signal<Partial<Footing>>({});
 
-  protected readonly lift = computed(() => {
-    const state = this.desk.state();
-    try {
-      return state && liftFor(state);
-    } catch (error) {
-      if (error instanceof ShapeError) return undefined;
-      throw error;
-    }
-  });
+  protected readonly upset = this.inMeasure.wrong;
+  private readonly lift = computed(() => this.inMeasure.shaped()?.lift);
   private readonly usual = computed(() => {
     const lift = this.lift();
     return lift && footingsOf(lift);

@@ -8,17 +8,16 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { MatSliderModule } from '@angular/material/slider';
 import type { Pose } from '@brisk/core/clearance';
-import { legsOf, liftFor, rigOf, USUAL_PICKS, type Picks } from '@brisk/core/lift';
-import { RiggingError } from '@brisk/core/rigging';
-import { ShapeError } from '@brisk/core/shape';
+import { rigOf, USUAL_PICKS, type Picks } from '@brisk/core/lift';
+import { GRAVITY, RiggingError } from '@brisk/core/rigging';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { sentence } from '@brisk/core/words';
 import type { Subscription } from 'rxjs';
 import { BayFromTheSide, type Hanging } from '../../map/bay-from-the-side';
 import { WaySearch } from '../../planning/way-search';
-import { Desk } from '../../session/desk';
+import { Slide } from '../../ui/slide';
+import { LiftInMeasure } from './lift-in-measure';
 import { LiftTabs } from './lift-tabs';
 
 const WRONG_WORDS = {
@@ -31,13 +30,14 @@ const WRONG_WORDS = {
 /** How the powerpack hangs: centre of gravity, slings, leveller and boom, drawn with their figures. */
 @Component({
   selector: 'bl-lift-rig',
-  imports: [BayFromTheSide, LiftTabs, MatSliderModule],
+  imports: [BayFromTheSide, LiftTabs, Slide],
+  providers: [LiftInMeasure],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lift-rig.html',
   styleUrl: './lift-rig.scss',
 })
 export class LiftRig {
-  private readonly desk = inject(Desk);
+  private readonly inMeasure = inject(LiftInMeasure);
   private readonly search = inject(WaySearch);
   protected readonly sentence = sentence;
   protected readonly underLoad = CAUTION_WORDS['under-load'];
@@ -47,25 +47,11 @@ export class LiftRig {
 
   protected readonly wayKnown = computed(() => this.poses().length > 0);
 
-  private readonly shaped = computed(() => {
-    const state = this.desk.state();
-    try {
-      const lift = state && liftFor(state);
-      return lift && state ? { lift, plan: state.work.plan } : undefined;
-    } catch (error) {
-      if (error instanceof ShapeError) return undefined;
-      throw error;
-    }
-  });
+  private readonly shaped = this.inMeasure.shaped;
+  protected readonly upset = this.inMeasure.wrong;
   /** The leg that hangs on a hook. */
-  private readonly at = computed(() => {
-    const shaped = this.shaped();
-    return shaped ? legsOf(shaped.lift).findIndex(({ leg }) => leg.exit === 'up') : -1;
-  });
-  protected readonly leg = computed(() => {
-    const shaped = this.shaped();
-    return shaped && legsOf(shaped.lift)[this.at()];
-  });
+  private readonly at = computed(() => this.inMeasure.legs().findIndex(({ leg }) => leg.by === 'hoist'));
+  protected readonly leg = computed(() => this.inMeasure.legs()[this.at()]);
   protected readonly drawn = computed(() => this.shaped() !== undefined);
 
   private readonly rigged = computed(() => {
@@ -135,5 +121,5 @@ export class LiftRig {
 
 /** What pulls in a sling as the weight that would pull as hard: what a crew reads off a scale. */
 function kgf(newtons: number): number {
-  return Math.round(newtons / 9.80665);
+  return Math.round(newtons / GRAVITY);
 }

@@ -12,21 +12,21 @@ import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatSliderModule } from '@angular/material/slider';
 import { positive } from '@brisk/contracts/fields';
-import type { JobPlan } from '@brisk/core/connection-map';
 import { Gaps, poseBetween, SEATED, WIDE_MM, type Pose } from '@brisk/core/clearance';
 import {
-  legsOf,
-  liftFor,
+  measuresOf,
   moveWords,
   movesToTake,
+  poseWords,
+  seatedInEachOther,
+  verdictOf,
   withoutPart,
-  type LiftOf,
   type Move,
   type Offer,
   type WayFound,
 } from '@brisk/core/lift';
 import { levellerFor } from '@brisk/core/rigging';
-import { PLANES, ShapeError, spreadBetween, type PlaneName } from '@brisk/core/shape';
+import { PLANES, type PlaneName } from '@brisk/core/shape';
 import { sentence } from '@brisk/core/words';
 import equal from 'fast-deep-equal';
 import type { Subscription } from 'rxjs';
@@ -36,14 +36,8 @@ import { withSwap } from '../../planning/swap-plan';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
+import { inMeasure, LiftInMeasure } from './lift-in-measure';
 import { LiftTabs } from './lift-tabs';
-import { measuresOf } from './measures';
-
-/** A lift in true measure, and the plan it is of. */
-interface Shaped {
-  readonly lift: LiftOf;
-  readonly plan: JobPlan;
-}
 
 /** Moves that are shown in one second. */
 const MOVES_A_SECOND = 0.9;
@@ -52,15 +46,18 @@ const MOVES_A_SECOND = 0.9;
 @Component({
   selector: 'bl-lift-way',
   imports: [BayFromTheSide, LiftTabs, MatButton, MatProgressBar, MatSliderModule],
+  providers: [LiftInMeasure],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lift-way.html',
   styleUrl: './lift-way.scss',
 })
 export class LiftWay {
   private readonly desk = inject(Desk);
+  private readonly inMeasure = inject(LiftInMeasure);
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
   private readonly search = inject(WaySearch);
+  private readonly shaped = this.inMeasure.shaped;
   protected readonly sentence = sentence;
   protected readonly wideMm = WIDE_MM;
 
@@ -73,29 +70,8 @@ export class LiftWay {
   protected readonly trouble = signal('');
   protected readonly taking = signal(false);
 
-  private readonly lift = computed((): Shaped | { readonly wrong: string } | undefined => {
-    const state = this.desk.state();
-    if (!state) return undefined;
-    try {
-      const lift = liftFor(state);
-      return lift && { lift, plan: state.work.plan };
-    } catch (error) {
-      if (error instanceof ShapeError) return { wrong: error.message };
-      throw error;
-    }
-  });
-  protected readonly upset = computed(() => {
-    const lift = this.lift();
-    return lift && 'wrong' in lift ? lift.wrong : undefined;
-  });
-  private readonly shaped = computed((): Shaped | undefined => {
-    const lift = this.lift();
-    return lift && 'lift' in lift ? lift : undefined;
-  });
-  protected readonly legs = computed(() => {
-    const shaped = this.shaped();
-    return shaped ? legsOf(shaped.lift) : [];
-  });
+  protected readonly upset = this.inMeasure.wrong;
+  protected readonly legs = this.inMeasure.legs;
   protected readonly here = computed(() => this.legs()[this.leg()]);
   private readonly gaps = computed(() => {
     const leg = this.here();
@@ -126,37 +102,28 @@ export class LiftWay {
   protected readonly nearest = computed(() => this.gaps()?.nearest(this.pose(), 3, 600) ?? []);
   protected readonly corners = computed(() => [SEATED, ...(this.found()?.moves ?? []).map(({ to }) => to)]);
 
-  /** How much nearer the pinch may be than drawn, and what has to be measured to know. */
-  protected readonly unsure = computed(() => {
-    const shape = this.shaped()?.lift.shape;
-    const pinch = this.way()?.pinch;
-    const leg = this.here();
-    const thing = (id: string) => leg && [...leg.moving, ...leg.still].find((one) => one.id === id);
-    const [one, other] = pinch ? [thing(pinch.moving.id), thing(pinch.still.id)] : [];
-    return shape && one && other ? Math.round(spreadBetween(shape, one, other)) : 0;
-  });
-
   /** Things that by what was measured are in each other where they sit: that cannot be. */
   protected readonly seatedWrong = computed(() => {
-    const gap = this.gaps()?.at(SEATED, 0);
+    const leg = this.here();
+    const gap = leg && seatedInEachOther(leg);
     return gap && { one: sentence(gap.moving.name), other: gap.still.name, mm: Math.round(-gap.mm) };
   });
 
   protected readonly verdict = computed(() => {
     const way = this.way();
-    if (!way || this.seatedWrong()) return undefined;
-    const mm = Math.round(
-      way.pinch ? Math.min(way.pinch.mm, way.clearanceMm < 0 ? way.clearanceMm : way.pinch.mm) : way.clearanceMm,
-    );
+    const lift = this.shaped()?.lift;
+    const leg = this.here();
+    if (!way || !lift || !leg || this.seatedWrong()) return undefined;
+    const { goes, mm, unsureMm } = verdictOf(lift, leg, way);
     return {
-      goes: way.clearanceMm > 0,
-      sure: way.clearanceMm > this.unsure(),
-      mm: Math.abs(mm),
-      wide: way.pinch === undefined,
+      goes,
+      sure: mm > unsureMm,
+      mm: Math.floor(mm),
+      unsureMm: Math.round(unsureMm),
       pinch: way.pinch && {
         one: sentence(way.pinch.moving.name),
         other: way.pinch.still.name,
-        where: whereWords(way.pinch.pose),
+        where: poseWords(way.pinch.pose),
       },
     };
   });
@@ -180,9 +147,8 @@ export class LiftWay {
   });
 
   protected readonly measures = computed(() => {
-    const state = this.desk.state();
     const shape = this.shaped()?.lift.shape;
-    return shape && state ? measuresOf(shape, this.way()?.pinch) : [];
+    return shape ? measuresOf(shape, this.way()?.pinch) : [];
   });
 
   constructor() {
@@ -279,23 +245,7 @@ export class LiftWay {
   /** Why a measurement cannot be, or nothing where it can. */
   private turnsInsideOut(plane: PlaneName, mm: number): string | undefined {
     const state = this.desk.state();
-    if (!state) return undefined;
-    try {
-      liftFor({ ...state, measured: new Map(state.measured).set(plane, mm) });
-      return undefined;
-    } catch (error) {
-      if (error instanceof ShapeError) return error.message;
-      throw error;
-    }
+    const measured = state && inMeasure({ ...state, measured: new Map(state.measured).set(plane, mm) });
+    return measured && 'wrong' in measured ? measured.wrong : undefined;
   }
-}
-
-/** Where on its way a pose is. */
-function whereWords({ xMm, zMm, tiltDeg }: Pose): string {
-  const parts = [
-    Math.abs(zMm) >= 5 ? `${Math.round(Math.abs(zMm))} mm ${zMm > 0 ? 'up' : 'down'}` : '',
-    Math.abs(xMm) >= 5 ? `${Math.round(Math.abs(xMm))} mm ${xMm > 0 ? 'to the nose' : 'to the tail'}` : '',
-    Math.abs(tiltDeg) >= 1 ? `${tiltDeg > 0 ? 'tail' : 'nose'} ${Math.round(Math.abs(tiltDeg))}° down` : 'level',
-  ];
-  return parts.filter((part) => part !== '').join(', ');
 }

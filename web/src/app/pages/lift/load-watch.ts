@@ -2,12 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { MatButton } from '@angular/material/button';
 import { amount, oneOf } from '@brisk/contracts/fields';
 import { LAGGING, powerpackMassKg, type JobState, type Lagging } from '@brisk/core/ledger';
-import { judgeLoad, lastLoad, legsOf, liftFor, suspectsOf, type LoadJudgement } from '@brisk/core/lift';
-import { ShapeError } from '@brisk/core/shape';
+import { judgeLoad, lastLoad, legsOf, suspectsOf, type LoadJudgement } from '@brisk/core/lift';
 import { sentence } from '@brisk/core/words';
 import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
 import { HoldActions } from '../../working-step/hold-actions';
+import { inMeasure } from './lift-in-measure';
 
 const NONE = 'none';
 const LAGGING_WORDS: Readonly<Record<Lagging, string>> = {
@@ -48,18 +48,10 @@ export class LoadWatch {
   });
   protected readonly suspects = computed(() => {
     if (!this.judged()?.stop) return [];
-    return suspectsOf(this.state(), this.leg(), this.last()?.lagging);
+    const measured = inMeasure(this.state());
+    const [leg] = measured && 'lift' in measured ? legsOf(measured.lift) : [];
+    return suspectsOf(this.state(), leg, this.last()?.lagging);
   });
-
-  private leg() {
-    try {
-      const lift = liftFor(this.state());
-      return lift && legsOf(lift)[0];
-    } catch (error) {
-      if (error instanceof ShapeError) return undefined;
-      throw error;
-    }
-  }
 
   protected async read(): Promise<void> {
     const answers = await this.asker.ask({

@@ -1,46 +1,21 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import { MatTabsModule } from '@angular/material/tabs';
-import { RouterLink } from '@angular/router';
+import { StopTabs, type StopTab } from '../../ui/stop-tabs';
 
 const TABS = [
-  { id: 'sheet', words: 'Run sheet', at: 'plan' },
-  { id: 'schools', words: 'Schools', at: 'plan/schools' },
-  { id: 'ways', words: 'Ways out', at: 'plan/ways' },
-  { id: 'tools', words: 'Tools', at: 'plan/tools' },
-] as const;
+  { at: 'plan', words: 'Run sheet' },
+  { at: 'plan/schools', words: 'Schools' },
+  { at: 'plan/ways', words: 'Ways out' },
+  { at: 'plan/tools', words: 'Tools' },
+] as const satisfies readonly StopTab[];
 
 /** What there is to decide at this stop, and, between the tags, the part of it that is open. */
 @Component({
   selector: 'bl-plan-tabs',
-  imports: [MatTabsModule, RouterLink],
+  imports: [StopTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <nav mat-tab-nav-bar [tabPanel]="panel" [mat-stretch-tabs]="false" aria-label="Plan">
-      @for (tab of tabs; track tab.id) {
-        <a mat-tab-link [routerLink]="up() + tab.at" queryParamsHandling="preserve" [active]="tab.id === here()">{{
-          tab.words
-        }}</a>
-      }
-    </nav>
-    <mat-tab-nav-panel #panel><ng-content /></mat-tab-nav-panel>
-  `,
-  styles: `
-    :host {
-      display: block;
-    }
-
-    mat-tab-nav-panel {
-      display: flex;
-      flex-direction: column;
-      gap: 0.75rem;
-      padding-top: 0.75rem;
-    }
-  `,
+  template: `<bl-stop-tabs stop="Plan" [tabs]="tabs" [here]="here()"><ng-content /></bl-stop-tabs>`,
 })
 export class PlanTabs {
-  readonly here = input.required<(typeof TABS)[number]['id']>();
+  readonly here = input.required<(typeof TABS)[number]['at']>();
   protected readonly tabs = TABS;
-  protected up(): string {
-    return this.here() === 'sheet' ? '../' : '../../';
-  }
 }

@@ -1,4 +1,4 @@
-import type { Point } from '../shape/index.js';
+import type { Point } from './solid.js';
 
 // By name: this is asked a million times, and looking a global up takes longer than what it does.
 const { max, min, sqrt } = Math;

@@ -1,5 +1,5 @@
-import type { Pinch } from '@brisk/core/clearance';
-import { axisOf, planesIn, PLANES, type MachineShape, type PlaneName } from '@brisk/core/shape';
+import type { Pinch } from '../clearance/index.js';
+import { axisOf, PLANES, type MachineShape, type PlaneName } from '../shape/index.js';
 
 /** A measure somebody can take with a tape. */
 export interface Measure {
@@ -20,12 +20,13 @@ const SHOWN = 8;
  * The measures of a machine to take: those the narrowest place hangs on first, then what tells most; eight at the most, and
  * all that were taken.
  */
-export function measuresOf({ layout, measured }: MachineShape, pinch: Pinch | undefined): readonly Measure[] {
+export function measuresOf(
+  { layout, measured, parts, bay }: MachineShape,
+  pinch: Pinch | undefined,
+): readonly Measure[] {
   const onPinch = new Set<PlaneName>();
-  for (const id of pinch ? [pinch.moving.id, pinch.still.id] : []) {
-    const shape = layout.parts[id] ?? layout.bay.find((feature) => feature.id === id);
-    for (const spec of shape?.solids ?? []) for (const plane of planesIn(spec)) onPinch.add(plane);
-  }
+  for (const id of pinch ? [pinch.moving.id, pinch.still.id] : [])
+    for (const plane of (parts.get(id) ?? bay.find((feature) => feature.id === id))?.planes ?? []) onPinch.add(plane);
   const taken = Object.keys(measured) as PlaneName[];
   const all = [...new Set([...onPinch, ...taken, ...ALWAYS])];
   const measures = all.flatMap((plane): readonly Measure[] => {
