@@ -1,13 +1,23 @@
 /**
  * Measures the search for the way through: for every layout, powerpack and route the time to the first answer and to the
  * one to go by, the smallest clearance, its pinch and what one more part off would buy; then how the time grows with the
- * grid and with the number of shapes. Run it after a build: `npm run bench:lift`.
+ * grid and with the number of shapes, and what the page's frames make of a search and of a lift played. It builds what it
+ * needs: `npm run bench:lift`.
  */
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
 import { RULES_NOW, waysOut } from '@brisk/core/connection-map';
 import { COARSE, FINE, wayThrough } from '@brisk/core/clearance';
 import { foldLedger } from '@brisk/core/ledger';
 import { compose, TEMPLATES } from '@brisk/core/layouts';
 import { legsOf, liftFor, minutesToTakeOff, offersFor } from '@brisk/core/lift';
+import { framesWhile } from './bench-browser.mjs';
+import { ensureChromium } from './chromium.mjs';
+import { ensureBuilt, ensureInstalled } from './prepare.mjs';
+import { startServer, stopServer, untilHealthy } from './server-process.mjs';
 
 const print = (line) => process.stdout.write(`${line}\n`);
 
@@ -81,4 +91,48 @@ for (const strips of [1, 2, 4]) {
   if (still.length + largest.scene.moving.length > 600) continue;
   const { ms } = timed(() => ended(wayThrough({ ...largest.scene, still }, FINE)));
   print(`  ${largest.scene.moving.length} past ${still.length}: ${ms.toFixed(0)} ms`);
+}
+
+await ensureInstalled();
+await ensureBuilt();
+const folder = mkdtempSync(join(tmpdir(), 'brisk-bench-'));
+const server = startServer({ BRISK_HOST: '127.0.0.1', BRISK_PORT: '4397', BRISK_DATA: folder });
+const address = 'http://127.0.0.1:4397';
+const browser = await chromium.launch({ executablePath: ensureChromium(), args: ['--no-sandbox', '--disable-gpu'] });
+try {
+  await untilHealthy(address, server.ended);
+  const id = randomUUID();
+  const begun = await fetch(`${address}/api/jobs`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', connection: 'close' },
+    body: JSON.stringify({
+      id,
+      title: 'Lift',
+      machine: 'Bench',
+      reason: 'same-back',
+      crew: ['Ines'],
+      layout: 'longitudinal-automatic',
+      powerpack: 'engine-with-gearbox',
+      route: 'top',
+    }),
+  });
+  if (!begun.ok) throw new Error((await begun.json()).detail);
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${address}/jobs/${id}/lift`);
+  await page.getByRole('tab', { name: 'Way through' }).waitFor();
+  const searching = await framesWhile(page, async () => {
+    await page.getByRole('tab', { name: 'Way through' }).click();
+    await page.getByText('One more part off').waitFor();
+  });
+  const played = await framesWhile(page, async () => {
+    await page.getByRole('button', { name: 'Play' }).click();
+    await page.waitForTimeout(5_000);
+  });
+  print(
+    `\nOpening the page and searching: ${JSON.stringify(searching)}. Five seconds played: ${JSON.stringify(played)}.`,
+  );
+} finally {
+  await browser.close();
+  await stopServer(server);
+  rmSync(folder, { recursive: true, force: true });
 }

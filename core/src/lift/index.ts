@@ -4,7 +4,7 @@
  */
 export { findWay, type WayFound } from './find-way.js';
 export { barAboveCentreMm, legsOf, weightOf, type LiftLeg, type LiftOf } from './legs.js';
-export { liftFor, minutesToTakeOff, withoutPart } from './lift-for.js';
+export { inShape, liftFacts, liftFor, minutesToTakeOff, withoutPart, type LiftFacts } from './lift-for.js';
 export { judgeLoad, lastLoad, suspectsOf, type LoadJudgement, type Suspect } from './load-watch.js';
 export { measuresOf, type Measure } from './measures.js';
 export { moveWords } from './move-words.js';

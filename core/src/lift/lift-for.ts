@@ -1,6 +1,7 @@
 import { lumpOf, routeOf, type JobPlan, type PartId } from '../connection-map/index.js';
 import { partsOut, type JobState } from '../ledger/index.js';
 import { shapeOf } from '../layouts/index.js';
+import type { Measured } from '../shape/index.js';
 import { FIRST_GEAR } from '../rigging/index.js';
 import { operationId } from '../teardown/index.js';
 import { workOf, type Work } from '../work/index.js';
@@ -9,14 +10,17 @@ import type { LiftOf } from './legs.js';
 /** How high stands hold a machine, as a rule, in mm. */
 const RAISED_MM = 350;
 
+/** What of a job its lift hangs on: all that a worker has to be told of it. */
+export interface LiftFacts extends Omit<LiftOf, 'shape'> {
+  readonly measured: Measured;
+}
+
 /**
  * The lift of a job as it stands: what is off already, and what the plan takes off before it. Parts put off until later
- * are still on; what is not on this machine is not. Nothing where nobody drew its layout. Throws `ShapeError` where a measurement turns something inside out.
+ * are still on; what is not on this machine is not.
  */
-export function liftFor(state: JobState): LiftOf | undefined {
+export function liftFacts(state: JobState): LiftFacts {
   const { plan, lump, operations } = state.work;
-  const shape = shapeOf(plan.map, Object.fromEntries(state.measured));
-  if (!shape) return undefined;
   const passedOver = (part: PartId) => {
     const progress = state.progress.get(operationId.remove(part));
     return progress?.is === 'skipped' && progress.mode === 'later';
@@ -30,10 +34,24 @@ export function liftFor(state: JobState): LiftOf | undefined {
     lump,
     route: plan.route,
     off: new Set([...partsOut(state), ...planned]),
-    shape,
+    measured: Object.fromEntries(state.measured),
     raisedMm: raised ? RAISED_MM : 0,
     gear: FIRST_GEAR,
   };
+}
+
+/**
+ * The lift that `facts` tell of in true measure. Nothing where nobody drew its layout. Throws `ShapeError` where a
+ * measurement turns something inside out.
+ */
+export function inShape({ measured, ...facts }: LiftFacts): LiftOf | undefined {
+  const shape = shapeOf(facts.map, measured);
+  return shape && { ...facts, shape };
+}
+
+/** The lift of a job as it stands, in true measure, as {@link inShape} has it. */
+export function liftFor(state: JobState): LiftOf | undefined {
+  return inShape(liftFacts(state));
 }
 
 /** `plan` with one more part taken off before the lift. */

@@ -75,8 +75,17 @@ const NAME = Object.keys(PLANES)
   .join('|');
 const LEVEL = new RegExp(`^(${NAME})(?:>(${NAME})\\*(\\d+(?:\\.\\d+)?))?([+-]\\d+(?:\\.\\d+)?)?$`);
 
+/** Levels taken apart: there are only so many in the layouts, and each is asked for again and again. */
+const apart = new Map<Level, LevelParts>();
+
 /** Takes a level apart. */
 export function levelParts(level: Level): LevelParts {
+  const known = apart.get(level) ?? takenApart(level);
+  apart.set(level, known);
+  return known;
+}
+
+function takenApart(level: Level): LevelParts {
   const found = LEVEL.exec(level);
   if (!found) throw new RangeError(`“${level}” is no level.`);
   const [, from, to, share, plus] = found;

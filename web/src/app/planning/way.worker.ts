@@ -1,6 +1,6 @@
 /// <reference lib="webworker" />
 import type { JobPlan } from '@brisk/core/connection-map';
-import { findWay, minutesToTakeOff, type LiftOf, type WayFound } from '@brisk/core/lift';
+import { findWay, inShape, minutesToTakeOff, type LiftFacts, type WayFound } from '@brisk/core/lift';
 import { expose } from 'comlink';
 
 /** Between slices the worker hears whether it is to stop. */
@@ -8,7 +8,7 @@ const SLICE_MS = 60;
 
 /** What the page asks for: the way of one leg of a lift of `plan`. */
 export interface AskedWay {
-  readonly lift: LiftOf;
+  readonly facts: LiftFacts;
   readonly leg: number;
   readonly plan: JobPlan;
 }
@@ -20,7 +20,9 @@ export interface WayWork {
 }
 
 expose({
-  async find({ lift, leg, plan }, told) {
+  async find({ facts, leg, plan }, told) {
+    const lift = inShape(facts);
+    if (!lift) return;
     const search = findWay(lift, leg, (part) => minutesToTakeOff(plan, part));
     for (let toldAt = performance.now(); ;) {
       const step = search.next();

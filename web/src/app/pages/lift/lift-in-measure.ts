@@ -1,13 +1,14 @@
 import { computed, inject, Injectable } from '@angular/core';
 import type { JobPlan } from '@brisk/core/connection-map';
-import { legsOf, liftFor, type LiftOf } from '@brisk/core/lift';
+import { inShape, legsOf, liftFacts, type LiftFacts, type LiftOf } from '@brisk/core/lift';
 import type { JobState } from '@brisk/core/ledger';
 import { ShapeError } from '@brisk/core/shape';
 import equal from 'fast-deep-equal';
 import { Desk } from '../../session/desk';
 
-/** A lift in true measure and the plan it is of, or why its measures cannot be. */
-export type InMeasure = { readonly lift: LiftOf; readonly plan: JobPlan } | { readonly wrong: string } | undefined;
+/** A lift in true measure, what it hangs on and the plan it is of, or why its measures cannot be. */
+export type InMeasure =
+  { readonly lift: LiftOf; readonly facts: LiftFacts; readonly plan: JobPlan } | { readonly wrong: string } | undefined;
 
 /** The lift of the open job in true measure, for every page of the stop; it stays the same until something of it changes. */
 @Injectable()
@@ -38,8 +39,9 @@ export class LiftInMeasure {
 /** The lift of `state` in true measure. */
 export function inMeasure(state: JobState): InMeasure {
   try {
-    const lift = liftFor(state);
-    return lift && { lift, plan: state.work.plan };
+    const facts = liftFacts(state);
+    const lift = inShape(facts);
+    return lift && { lift, facts, plan: state.work.plan };
   } catch (error) {
     if (error instanceof ShapeError) return { wrong: error.message };
     throw error;
@@ -53,13 +55,6 @@ function alike(one: InMeasure, other: InMeasure): boolean {
 
 function hangsOn(known: InMeasure) {
   if (!known || 'wrong' in known) return known;
-  const { map, lump, route, off, shape } = known.lift;
-  return {
-    parts: map.parts,
-    connections: map.connections,
-    lump: [...lump].sort(),
-    off: [...off].sort(),
-    route,
-    measured: shape.measured,
-  };
+  const { map, lump, off, ...facts } = known.facts;
+  return { ...facts, parts: map.parts, connections: map.connections, lump: [...lump].sort(), off: [...off].sort() };
 }

@@ -101,7 +101,7 @@ export class LiftRig {
       running?.unsubscribe();
       untracked(() => this.poses.set([]));
       if (!shaped || leg < 0) return;
-      running = this.search.find({ ...shaped, leg }).subscribe({
+      running = this.search.find({ facts: shaped.facts, plan: shaped.plan, leg }).subscribe({
         next: ({ way, fine }) => {
           if (way && way !== 'none') this.poses.set(way.poses);
           if (fine) running?.unsubscribe();

@@ -164,7 +164,7 @@ export class LiftWay {
         this.trouble.set('');
       });
       if (!shaped) return;
-      running = this.search.find({ ...shaped, leg }).subscribe({
+      running = this.search.find({ facts: shaped.facts, plan: shaped.plan, leg }).subscribe({
         next: (found) => this.found.set(found),
         error: (error: unknown) => this.trouble.set(error instanceof Error ? error.message : String(error)),
       });
