@@ -108,9 +108,9 @@ test('two people change one map: the second is told, and nothing of either is lo
 
 test('the picture is tapped, turned and sized', async ({ page, request }) => {
   await page.goto(`/jobs/${await beginJob(request, 'Map: looked at')}/survey`);
-  await page.locator('[data-part=alternator]').click();
+  await page.locator('[data-part=alternator] .face').click({ position: { x: 5, y: 5 } });
   await expect(page.getByRole('heading', { name: /At the alternator/ })).toBeVisible();
-  await page.getByRole('button', { name: /From below/ }).click();
+  await page.getByRole('button', { name: /^Below/ }).click();
   await expect(page.locator('[data-part=starter]')).toBeVisible();
   const paper = page.locator('bl-map-picture svg > g').first();
   await page.getByRole('button', { name: 'Larger' }).click();

@@ -98,10 +98,10 @@ export async function benchBrowser(address, tell) {
         plan: { map, powerpack: LARGEST.powerpack, route: LARGEST.route },
       });
       await page.goto(`${address}/jobs/${id}/survey`, { waitUntil: 'networkidle' });
-      await page.locator('[data-bundle]').first().waitFor();
+      await page.locator('[data-mark]').first().waitFor();
       const frame = await page.locator('.frame').boundingBox();
       const middle = { x: frame.x + frame.width / 2, y: frame.y + frame.height / 2 };
-      const drawn = await page.locator('[data-bundle]').count();
+      const drawn = await page.locator('[data-mark]').count();
       const moved = await framesWhile(page, async () => {
         await page.mouse.move(middle.x, middle.y);
         await page.mouse.wheel(0, -400);
@@ -117,7 +117,7 @@ export async function benchBrowser(address, tell) {
       });
       // Looked up beforehand: finding a button by its words costs the page more than drawing the map.
       const views = await Promise.all(
-        [/From below/, /Inside/, /From above/].map((view) => page.getByRole('button', { name: view }).boundingBox()),
+        [/^Below/, /^Inside/, /^Above/].map((view) => page.getByRole('button', { name: view }).boundingBox()),
       );
       const turned = await framesWhile(page, async () => {
         for (const { x, y, width, height } of views) {

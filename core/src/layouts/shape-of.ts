@@ -1,5 +1,5 @@
 import type { ConnectionMap } from '../connection-map/index.js';
-import { machineShape, type LayoutShape, type MachineShape, type Measured } from '../shape/index.js';
+import { machineShape, ShapeError, type LayoutShape, type MachineShape, type Measured } from '../shape/index.js';
 import { frameFourWheelDriveShape } from './frame-four-wheel-drive/shape.js';
 import { heavyTiltCabShape } from './heavy-tilt-cab/shape.js';
 import { longitudinalAutomaticShape, longitudinalManualShape } from './longitudinal/shape.js';
@@ -33,4 +33,18 @@ export function shapeOf(map: ConnectionMap, measured: Measured = {}): MachineSha
       measured,
     )
   );
+}
+
+/**
+ * The machine of `map` as far as it can be drawn: that of {@link shapeOf}; where a measurement turns something inside out
+ * the usual one, and for a layout nobody drew, its parts where the zones of a lengthwise engine are.
+ */
+export function shapeToDraw(map: ConnectionMap, measured: Measured = {}): MachineShape {
+  const drawn = SHAPES[map.layout] ? map : { ...map, layout: 'longitudinal-manual' };
+  try {
+    return shapeOf(drawn, measured) as MachineShape;
+  } catch (error) {
+    if (error instanceof ShapeError) return shapeOf(drawn) as MachineShape;
+    throw error;
+  }
 }

@@ -87,10 +87,9 @@ export function machineShape(
       },
     ];
   });
-  const engine = known.find(({ id }) => id === 'engine') ?? known[0];
-  const unknown = engine
-    ? parts.filter(({ id }) => !layout.parts[id]).map((part, index) => guess(part, engine.extent, index))
-    : [];
+  const usualEngine = layout.parts['engine']?.solids ?? [];
+  const engine = known.find(({ id }) => id === 'engine') ?? placed('engine', 'engine', usualEngine);
+  const unknown = parts.filter(({ id }) => !layout.parts[id]).map((part, index) => guess(part, engine.extent, index));
   return {
     layout,
     planes,
@@ -165,8 +164,9 @@ function guess({ id, name, zone, massKg = 0 }: PartToShape, { x, y, z }: Extent,
     outside: { y: y[1] + 4 * off },
   };
   const at = { ...centre, ...places[zone] };
-  const beside = ((index % 5) - 2) * off;
-  const middle = { x: at.x + (zone.startsWith('bay-l') || zone.startsWith('bay-ri') ? beside : 0), y: at.y, z: at.z };
+  const beside = ((index % 5) - 2) * 1.4 * off;
+  const ahead = zone === 'bay-front' || zone === 'bay-rear';
+  const middle = { x: at.x + (ahead ? 0 : beside), y: at.y + (ahead ? beside : 0), z: at.z };
   const half = GUESSED_MM / 2;
   const solid: Solid = {
     outline: [

@@ -1,18 +1,8 @@
-import {
-  afterNextRender,
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  DestroyRef,
-  type ElementRef,
-  inject,
-  input,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, viewChild } from '@angular/core';
 import { closestPoints, placed, SEATED, type Gap, type Pose } from '@brisk/core/clearance';
 import type { LiftLeg } from '@brisk/core/lift';
 import { overlapOf, type Place, type Point, type Shaped, type Solid } from '@brisk/core/shape';
+import { shownSize } from './shown-size';
 
 /** From where the bay is looked at. */
 export type BayView = 'side' | 'above';
@@ -68,25 +58,12 @@ export class BayFromTheSide {
     return { x1, top, width, height: top - Math.min(...zs) + 60 };
   });
   protected readonly viewBox = computed(() => `0 0 ${this.frame().width} ${this.frame().height}`);
-  /** How large the picture is shown, in pixels. */
-  private readonly shown = signal({ width: 860, height: 520 });
+  private readonly picture = viewChild.required<ElementRef<SVGSVGElement>>('picture');
+  private readonly shown = shownSize(this.picture);
   /** One pixel of the screen, in mm: letters and marks keep their size. */
   protected readonly pixel = computed(() =>
     Math.max(this.frame().width / this.shown().width, this.frame().height / this.shown().height),
   );
-  private readonly picture = viewChild.required<ElementRef<SVGSVGElement>>('picture');
-
-  constructor() {
-    const destroyed = inject(DestroyRef);
-    afterNextRender(() => {
-      const watch = new ResizeObserver(([entry]) => {
-        if (entry && entry.contentRect.width > 0) this.shown.set(entry.contentRect);
-      });
-      watch.observe(this.picture().nativeElement);
-      destroyed.onDestroy(() => watch.disconnect());
-    });
-  }
-
   /** Where the shed’s floor is on the picture; absent where the body is raised as far as it takes. */
   protected readonly floor = computed(() => {
     const [z] = this.floorZ();

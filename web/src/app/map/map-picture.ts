@@ -10,15 +10,22 @@ import {
   input,
   output,
   signal,
-  untracked,
   viewChild,
 } from '@angular/core';
+import { countsByView, drawBay, VIEWS, type Frame, type Seen, type View } from '@brisk/core/bay';
 import { crossing, type Connection, type ConnectionMap, type PartId } from '@brisk/core/connection-map';
+import { shapeToDraw } from '@brisk/core/layouts';
+import type { Measured } from '@brisk/core/shape';
 import { select } from 'd3-selection';
-import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
+import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
+import equal from 'fast-deep-equal';
 import { KIND_WORDS } from '../words/trade-words';
-import { drawMap, VIEWS, viewOf, type Bundle, type View } from './draw-map';
+import { BayParts } from './bay-parts';
 import { KIND_MARKS } from './kind-marks';
+import { marksAtSize, type Mark } from './marks-at-size';
+import { aroundMark, namesAtSize } from './names-at-size';
+import { hosePath } from './paths';
+import { shownSize } from './shown-size';
 
 /** How a connection stands. */
 export type Standing = 'closed' | 'open' | 'found' | 'left';
@@ -28,17 +35,29 @@ export type Picked =
   { readonly what: 'connections'; readonly ids: readonly string[] } | { readonly what: 'part'; readonly id: PartId };
 
 const VIEW_WORDS: Readonly<Record<View, string>> = {
-  above: 'From above',
-  below: 'From below',
+  above: 'Above',
+  left: 'Left',
+  right: 'Right',
+  below: 'Below',
   inside: 'Inside',
 };
 
-/** How many bundles are drawn in one frame; a map that has more of them appears over a few frames. */
-const AT_ONCE = 45;
+/** Marks are no nearer to each other than this, and keep a name this far off, in pixels. */
+const MARKS_APART_PX = 30;
+const MARK_PX = 15;
+/** Something smaller than this across bears its name only when it is tapped, in pixels. */
+const NAMED_FROM_PX = 26;
+/** With more hoses than this an old tablet cannot draw them at every move of the hand: they come back when it rests. */
+const TIES_WHILE_MOVED = 60;
+/** How wide the line of what is open is, in pixels. */
+const OPEN_PX = 2;
+/** More than this many are counted, not named. */
+const NAMED_AT_ONCE = 3;
 
-/** The connection map drawn: parts in their places, connections by line and mark, the powerpack within its boundary. */
+/** The connection map as the bay: parts in true measure, connections where they join, what leaves in its colour. */
 @Component({
   selector: 'bl-map-picture',
+  imports: [BayParts],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './map-picture.html',
   styleUrl: './map-picture.scss',
@@ -46,6 +65,10 @@ const AT_ONCE = 45;
 export class MapPicture {
   readonly map = input.required<ConnectionMap>();
   readonly lump = input.required<ReadonlySet<PartId>>();
+  /** What was measured of the machine, by plane. */
+  readonly measured = input<Measured>({});
+  /** Parts that are off the machine. */
+  readonly off = input<ReadonlySet<PartId>>(new Set());
   readonly view = input<View>('above');
   readonly standing = input<ReadonlyMap<string, Standing>>(new Map());
   /** Connections that matter now; the rest is drawn faint. Absent: all. */
@@ -59,45 +82,128 @@ export class MapPicture {
 
   protected readonly views = VIEWS;
   protected readonly viewWords = VIEW_WORDS;
-  protected readonly marks = KIND_MARKS;
-  protected readonly drawing = computed(() => drawMap(this.map(), this.view(), this.lump()));
-
-  private readonly upTo = signal(AT_ONCE);
-
-  protected readonly counts = computed(() => {
-    const counts: Record<View, number> = { above: 0, below: 0, inside: 0 };
-    for (const connection of this.map().connections) counts[viewOf(connection)] += 1;
-    return counts;
+  private readonly shape = computed(() => shapeToDraw(this.map(), this.measured()));
+  protected readonly drawing = computed(() =>
+    drawBay(this.map(), this.shape(), { view: this.view(), lump: this.lump(), off: this.off() }),
+  );
+  protected readonly counts = computed(() => countsByView(this.map(), this.shape()));
+  protected readonly viewBox = computed(() => {
+    const { u, v } = this.drawing().frame;
+    return `${u[0]} ${v[0]} ${u[1] - u[0]} ${v[1] - v[0]}`;
   });
 
-  protected readonly lumpBoxes = computed(() => this.drawing().boxes.filter(({ part }) => this.lump().has(part.id)));
+  private readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg');
+  private readonly paper = viewChild.required<ElementRef<SVGGElement>>('paper');
+  private readonly shown = shownSize(this.svg);
+  /** How far it is moved and zoomed in, once the hand is still: marks and names are laid out for that. */
+  private readonly zoomed = signal<Pick<ZoomTransform, 'k' | 'x' | 'y'>>(zoomIdentity);
+  /** One pixel of the screen, in mm. */
+  protected readonly pixel = computed(() => {
+    const { u, v } = this.drawing().frame;
+    const { width, height } = this.shown();
+    return Math.max((u[1] - u[0]) / width, (v[1] - v[0]) / height) / this.zoomed().k;
+  });
+
+  /** What of the machine is seen on the screen now. */
+  private readonly window = computed((): Frame => {
+    const { frame } = this.drawing();
+    const { k, x, y } = this.zoomed();
+    const { width, height } = this.shown();
+    const seen = ([low, high]: readonly [number, number], px: number, moved: number) => {
+      const half = Math.max(high - low, px * this.pixel() * k) / 2;
+      const middle = (low + high) / 2;
+      return [(middle - half - moved) / k, (middle + half - moved) / k] as const;
+    };
+    return { u: seen(frame.u, width, x), v: seen(frame.v, height, y) };
+  });
+
   private readonly boundary = computed(
     () => new Set(crossing(this.map().connections, this.lump()).map(({ id }) => id)),
   );
+  protected readonly litPart = computed(() => {
+    const picked = this.picked();
+    return picked?.what === 'part' ? picked.id : undefined;
+  });
+
+  private readonly marks = computed(() => {
+    const only = this.only();
+    const matters = ({ connections }: Mark['bundles'][number]) => connections.some(({ id }) => !only || only.has(id));
+    const { bundles } = this.drawing();
+    const apartMm = MARKS_APART_PX * this.pixel();
+    return marksAtSize(bundles, apartMm, matters);
+  });
 
   protected readonly drawn = computed(() => {
     const standing = this.standing();
-    const only = this.only();
     const boundary = this.boundary();
+    return this.marks().map((mark) => {
+      const connections = mark.bundles.flatMap((bundle) => bundle.connections);
+      const ids = connections.map(({ id }) => id);
+      const stands = new Set(ids.map((id) => standing.get(id) ?? 'closed'));
+      const kinds = new Set(mark.bundles.map(({ kind }) => kind));
+      const [kind] = kinds.size === 1 ? kinds : [];
+      return {
+        key: mark.key,
+        at: mark.at,
+        mark: kind && KIND_MARKS[kind],
+        count: connections.length,
+        words: connectionWords(connections),
+        holds: ids.some((id) => boundary.has(id)),
+        is: stands.has('left') ? 'left' : stands.has('found') ? 'found' : stands.has('closed') ? 'closed' : 'open',
+        faint: this.isFaint(ids),
+        wrong: ids.some((id) => this.problemsAt().has(id)),
+        lit: this.isLit(connections),
+      };
+    });
+  });
+
+  protected readonly ties = computed(() =>
+    this.drawing().bundles.flatMap(({ key, kind, connections, way }) => {
+      if (!way) return [];
+      const ids = connections.map(({ id }) => id);
+      const open = ids.every((id) => this.standing().get(id) === 'open');
+      return [
+        {
+          key,
+          path: hosePath(way),
+          width: open ? OPEN_PX : KIND_MARKS[kind].width,
+          dashes: open ? '3 5' : KIND_MARKS[kind].dashes || null,
+          faint: this.isFaint(ids),
+          lit: this.isLit(connections),
+        },
+      ];
+    }),
+  );
+
+  protected readonly names = computed(() => {
+    const { seen } = this.drawing();
+    const pixelMm = this.pixel();
+    const window = this.window();
+    const lit = this.litPart();
+    const small = ({ frame: { u, v } }: Seen) => Math.max(u[1] - u[0], v[1] - v[0]) < NAMED_FROM_PX * pixelMm;
+    const named = seen
+      .filter((one) => one.id === lit || (!one.rimOnly && !small(one)))
+      .sort((one, other) => rank(one, lit) - rank(other, lit) || areaOf(other) - areaOf(one));
+    const marks = this.drawn()
+      .filter(({ faint }) => !faint)
+      .map(({ at }) => aroundMark(at, MARK_PX * pixelMm));
+    const [parts, bay] = [named.filter(({ is }) => is !== 'bay'), named.filter(({ is }) => is === 'bay')];
+    const ofParts = namesAtSize(parts, { pixelMm, window, taken: marks });
+    const leaves = seen.filter(({ is }) => is === 'powerpack').map(({ frame }) => frame);
+    const taken = [...marks, ...ofParts.map(({ box }) => box), ...leaves];
+    const ofBay = namesAtSize(bay, { pixelMm, window, taken });
+    return [
+      ...ofBay.map((label) => ({ ...label, soft: true, lit: false })),
+      ...ofParts.map((label) => ({ ...label, soft: false, lit: label.id === lit })),
+    ];
+  });
+
+  /** What was tapped, in words on the picture: a phone has no room for every name. */
+  protected readonly tapped = computed(() => {
     const picked = this.picked();
-    return this.drawing()
-      .bundles.slice(0, this.upTo())
-      .map((bundle) => {
-        const ids = bundle.connections.map(({ id }) => id);
-        const stands = new Set(ids.map((id) => standing.get(id) ?? 'closed'));
-        return {
-          ...bundle,
-          mark: KIND_MARKS[bundle.kind],
-          words: bundleWords(bundle),
-          holds: ids.some((id) => boundary.has(id)),
-          is: stands.has('left') ? 'left' : stands.has('found') ? 'found' : stands.has('closed') ? 'closed' : 'open',
-          faint: only !== undefined && !ids.some((id) => only.has(id)),
-          wrong: ids.some((id) => this.problemsAt().has(id)),
-          lit:
-            (picked?.what === 'connections' && ids.some((id) => picked.ids.includes(id))) ||
-            (picked?.what === 'part' && bundle.connections.some(({ between }) => between.includes(picked.id))),
-        };
-      });
+    if (!picked) return '';
+    if (picked.what === 'part') return this.map().parts.find(({ id }) => id === picked.id)?.name ?? '';
+    return connectionWords(this.map().connections.filter(({ id }) => picked.ids.includes(id)));
   });
 
   protected readonly kinds = computed(() => {
@@ -108,23 +214,31 @@ export class MapPicture {
   });
 
   protected readonly description = computed(() => {
-    const { boxes, bundles } = this.drawing();
+    const { seen, bundles, view } = this.drawing();
     const shown = bundles.reduce((sum, { connections }) => sum + connections.length, 0);
-    return `The machine ${VIEW_WORDS[this.view()].toLowerCase()}: ${boxes.length} parts and ${shown} connections. The list below says the same.`;
+    const parts = seen.filter(({ is }) => is !== 'bay').length;
+    return `The bay, seen from ${VIEW_WORDS[view].toLowerCase()}, in true measure: ${parts} parts and ${shown} connections. The list below says the same.`;
   });
 
-  private readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg');
-  private readonly paper = viewChild.required<ElementRef<SVGGElement>>('paper');
+  /** What stands at the left and right end of the picture. */
+  protected readonly ends = computed(() => (this.view() === 'right' ? ['tail', 'nose'] : ['nose', 'tail']));
+
   private readonly zoomer: ZoomBehavior<SVGSVGElement, unknown> = zoom<SVGSVGElement, unknown>()
-    .scaleExtent([0.4, 5])
+    .scaleExtent([0.5, 10])
     .on('zoom', ({ transform }: { readonly transform: { toString(): string } }) => {
-      this.paper().nativeElement.setAttribute('transform', transform.toString());
+      const paper = this.paper().nativeElement;
+      paper.setAttribute('transform', transform.toString());
+      paper.classList.toggle('moving', this.ties().length > TIES_WHILE_MOVED);
+    })
+    .on('end', ({ transform }: { readonly transform: ZoomTransform }) => {
+      this.paper().nativeElement.classList.remove('moving');
+      this.zoomed.set(transform);
     });
 
   constructor() {
     let attached = false;
     effect(() => {
-      const { width, height } = this.drawing();
+      const { u, v } = this.frame();
       const svg = select(this.svg().nativeElement);
       if (!attached) {
         attached = true;
@@ -132,28 +246,16 @@ export class MapPicture {
         svg.on('click', (event: MouseEvent) => this.tap(event.target));
       }
       this.zoomer.extent([
-        [0, 0],
-        [width, height],
+        [u[0], v[0]],
+        [u[1], v[1]],
       ]);
       svg.call(this.zoomer.transform, zoomIdentity);
     });
-    let frame = 0;
-    effect(() => {
-      const { bundles } = this.drawing();
-      cancelAnimationFrame(frame);
-      this.upTo.set(AT_ONCE);
-      const drawMore = () => {
-        if (untracked(this.upTo) >= bundles.length) return;
-        frame = requestAnimationFrame(() => {
-          this.upTo.update((before) => before + AT_ONCE);
-          drawMore();
-        });
-      };
-      drawMore();
-    });
-    inject(DestroyRef).onDestroy(() => cancelAnimationFrame(frame));
     inject(DestroyRef).onDestroy(() => select(this.svg().nativeElement).on('.zoom', null).on('click', null));
   }
+
+  /** Where the picture ends; it stays where it is while only what is on it changes. */
+  private readonly frame = computed(() => this.drawing().frame, { equal });
 
   protected enlarge(factor: number): void {
     select(this.svg().nativeElement).call(this.zoomer.scaleBy, factor);
@@ -164,7 +266,7 @@ export class MapPicture {
   }
 
   protected key(event: KeyboardEvent): void {
-    const step = 60;
+    const step = 60 * this.pixel();
     const moves: Readonly<Record<string, () => void>> = {
       ArrowLeft: () => this.move(step, 0),
       ArrowRight: () => this.move(-step, 0),
@@ -184,18 +286,43 @@ export class MapPicture {
     select(this.svg().nativeElement).call(this.zoomer.translateBy, x, y);
   }
 
+  private isFaint(ids: readonly string[]): boolean {
+    const only = this.only();
+    return only !== undefined && !ids.some((id) => only.has(id));
+  }
+
+  private isLit(connections: readonly Connection[]): boolean {
+    const picked = this.picked();
+    if (picked?.what === 'part') return connections.some(({ between }) => between.includes(picked.id));
+    return picked !== undefined && connections.some(({ id }) => picked.ids.includes(id));
+  }
+
   private tap(target: EventTarget | null): void {
-    const hit = target instanceof Element ? target.closest('[data-bundle], [data-part]') : null;
-    const key = hit?.getAttribute('data-bundle');
+    const hit = target instanceof Element ? target.closest('[data-mark], [data-bundle], [data-part]') : null;
+    const mark = this.marks().find(({ key }) => key === hit?.getAttribute('data-mark'));
+    const bundle = this.drawing().bundles.find(({ key }) => key === hit?.getAttribute('data-bundle'));
     const part = hit?.getAttribute('data-part');
-    const bundle = this.drawing().bundles.find((one) => one.key === key);
-    if (bundle) this.pick.emit({ what: 'connections', ids: bundle.connections.map(({ id }) => id) });
-    else if (part) this.pick.emit({ what: 'part', id: part });
+    const bundles = mark?.bundles ?? (bundle && [bundle]);
+    if (bundles)
+      this.pick.emit({
+        what: 'connections',
+        ids: bundles.flatMap(({ connections }) => connections.map(({ id }) => id)),
+      });
+    else if (part && this.map().parts.some(({ id }) => id === part)) this.pick.emit({ what: 'part', id: part });
   }
 }
 
-function bundleWords({ kind, connections, to }: Bundle): string {
-  const [first] = connections as readonly [Connection, ...Connection[]];
-  const what = connections.length === 1 ? first.name : `${connections.length} × ${KIND_WORDS[kind]}`;
-  return to ? `${what}, to the ${to}` : what;
+function connectionWords(connections: readonly Connection[]): string {
+  if (connections.length > NAMED_AT_ONCE) return `${connections.length} connections here`;
+  return connections.map(({ name }) => name).join('; ');
+}
+
+/** Who is named first where there is no room for all: what was tapped, what leaves, what else comes off, the bay. */
+function rank({ id, is }: Seen, lit: string | undefined): number {
+  if (id === lit) return 0;
+  return { powerpack: 1, part: 2, bay: 3 }[is];
+}
+
+function areaOf({ frame: { u, v } }: Seen): number {
+  return (u[1] - u[0]) * (v[1] - v[0]);
 }

@@ -4,7 +4,7 @@ import { isDone, stopOf } from '@brisk/core/ledger';
 import { StepCard } from './step-card';
 import { HoldLine } from './hold-line';
 import { JourneyRail } from './journey-rail';
-import { BayFromAbove } from '../map/bay-from-above';
+import { BayHere } from '../map/bay-here';
 import { theirEntry } from '../../testing/fake-server';
 import { openView, pressable, tick, wordsOf, workedUntil } from '../../testing/open-job';
 
@@ -154,30 +154,31 @@ describe('the bench card', () => {
 });
 
 describe('the bay picture', () => {
-  it('marks connections in their places and says the same in words', async () => {
-    const view = await openView(BayFromAbove, [], (desk) => ({
+  const shown = async (connections: readonly string[], station?: string) => {
+    const view = await openView(BayHere, [], (desk) => ({
       state: desk.state(),
-      connections: ['upper-hose', 'prop-front'].map((id) => desk.state()?.work.connections.get(id)),
-      station: 'front',
+      connections: connections.map((id) => desk.state()?.work.connections.get(id)),
+      ...(station ? { station } : {}),
     }));
-    const marks = [...view.element.querySelectorAll('circle.mark')].map((mark) => Number(mark.getAttribute('cx')));
+    const marks = [...view.element.querySelectorAll('.mark')].map((mark) =>
+      (mark.getAttribute('transform')?.match(/-?\d+(\.\d+)?/g) ?? []).map(Number),
+    );
+    return { view, marks, says: view.element.querySelector('svg')?.getAttribute('aria-label') };
+  };
+
+  it('marks connections where they join, seen from where one stands, and says the same in words', async () => {
+    const { view, marks, says } = await shown(['upper-hose', 'prop-front'], 'front');
     expect(marks).toHaveLength(2);
-    expect(Math.min(...marks)).toBeLessThan(110);
-    expect(Math.max(...marks)).toBeGreaterThan(180);
-    expect(view.element.querySelector('svg')?.getAttribute('aria-label')).toContain('Stand: In front.');
+    const along = marks.map(([u]) => u ?? 0);
+    expect(Math.max(...along) - Math.min(...along)).toBeGreaterThan(900);
+    expect(says).toContain('seen from above, nose to the left');
+    expect(view.text()).toContain('In front, seen from above');
   });
 
   it('tells left from right at the mounts', async () => {
-    const y = async (id: string) => {
-      const view = await openView(BayFromAbove, [], (desk) => ({
-        state: desk.state(),
-        connections: [desk.state()?.work.connections.get(id)],
-      }));
-      const at = Number(view.element.querySelector('circle.mark')?.getAttribute('cy'));
-      view.fixture.destroy();
-      return at;
-    };
-    const left = await y('mount-left');
-    expect(left).toBeGreaterThan(80);
+    const { marks } = await shown(['mount-left', 'mount-right']);
+    const [left, right] = marks.map(([, v]) => v ?? 0);
+    expect(left).toBeGreaterThan(100);
+    expect(right).toBeLessThan(-100);
   });
 });

@@ -41,7 +41,7 @@ import { Person } from '../session/person';
 import { HouseWords } from './house-words';
 import { Selection } from '../session/selection';
 import { Keys } from '../ui/keys';
-import { BayFromAbove } from '../map/bay-from-above';
+import { BayHere } from '../map/bay-here';
 import { Scanner } from '../labels/scanner';
 import { PhotoKey } from '../photos/photo-key';
 import { PhotoStrip } from '../photos/photo-strip';
@@ -61,7 +61,7 @@ import { WaitClock } from './wait-clock';
 @Component({
   selector: 'bl-step-in-hand',
   imports: [
-    BayFromAbove,
+    BayHere,
     EntryField,
     HoldPoint,
     HouseWords,

@@ -13,7 +13,7 @@ import { Selection } from '../../session/selection';
 import { Keys } from '../../ui/keys';
 import { LiftTabs } from './lift-tabs';
 import { LoadWatch } from './load-watch';
-import { BayFromAbove } from '../../map/bay-from-above';
+import { BayHere } from '../../map/bay-here';
 import { HoldPoint } from '../../working-step/hold-point';
 import { PlanDraft } from '../../planning/plan-draft';
 import { HoldActions } from '../../working-step/hold-actions';
@@ -22,7 +22,7 @@ import { StepInHand } from '../../working-step/step-in-hand';
 /** What still holds it, the gate before the lift, and the lift in small steps. */
 @Component({
   selector: 'bl-lift',
-  imports: [BayFromAbove, HoldPoint, LiftTabs, LoadWatch, MatButton, MatIcon, RouterLink, StepInHand],
+  imports: [BayHere, HoldPoint, LiftTabs, LoadWatch, MatButton, MatIcon, RouterLink, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lift.html',
   styleUrl: './lift.scss',

@@ -79,7 +79,7 @@ describe('the map of a job', () => {
     write(field(view.element, 'Find'), 'heater');
     await view.settle();
     expect(rows(view)).toBe(3);
-    expect(view.element.querySelectorAll('.bundle.faint').length).toBeGreaterThan(10);
+    expect(view.element.querySelectorAll('.mark.faint').length).toBeGreaterThan(10);
     write(field(view.element, 'Find'), 'nothing like it');
     await view.settle();
     expect(view.text()).toContain('Nothing on the map is like that.');
@@ -94,7 +94,7 @@ describe('the map of a job', () => {
     expect(rows(view)).toBe(
       testJob.plan.map.connections.filter(({ between }) => between.includes('alternator')).length,
     );
-    await view.press(/^From below/);
+    await view.press(/^Below/);
     await tapOn(view, '[data-bundle]');
     expect(rows(view)).toBeGreaterThan(0);
     await view.press('Show all');

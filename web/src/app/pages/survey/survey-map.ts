@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { viewOf, type View } from '@brisk/core/bay';
 import {
   crossing,
   lumpOf,
@@ -8,16 +9,16 @@ import {
   type Station,
   type System,
 } from '@brisk/core/connection-map';
-import { isOpen } from '@brisk/core/ledger';
+import { isOpen, partsOut } from '@brisk/core/ledger';
 import { operationId } from '@brisk/core/teardown';
 import { STATION_WORDS, sentence } from '@brisk/core/words';
+import equal from 'fast-deep-equal';
 import { Desk } from '../../session/desk';
 import { Selection } from '../../session/selection';
 import type { Choice } from '../../ui/choice';
 import { EntryField } from '../../ui/entry-field';
 import { Keys } from '../../ui/keys';
 import { PickOne } from '../../ui/pick-one';
-import { viewOf, type View } from '../../map/draw-map';
 import { MapPicture, type Picked, type Standing } from '../../map/map-picture';
 import { KIND_WORDS, SYSTEM_WORDS } from '../../words/trade-words';
 import { ConnectionForm } from './connection-form';
@@ -95,6 +96,14 @@ export class SurveyMap {
     return map ? lumpOf(map, roots) : new Set<string>();
   });
 
+  protected readonly measured = computed(() => Object.fromEntries(this.desk.state()?.measured ?? []), { equal });
+  protected readonly off = computed(
+    () => {
+      const state = this.desk.state();
+      return state ? partsOut(state) : new Set<string>();
+    },
+    { equal },
+  );
   protected readonly standing = computed<ReadonlyMap<string, Standing>>(() => {
     const state = this.desk.state();
     const map = this.map();
