@@ -12,6 +12,7 @@ const VIEWS: Readonly<Record<string, readonly string[]>> = {
     '/lift/way',
     '/lift/rig',
     '/lift/balance',
+    '/lift/gear',
     '/bench',
     '/refit',
     '/first-start',

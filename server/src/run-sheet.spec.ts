@@ -1,3 +1,4 @@
+import { FIRST_GEAR, type LiftingGear } from '@brisk/core/rigging';
 import { HALVES } from '@brisk/core/teardown';
 import { randomUUID } from 'node:crypto';
 import type { Job } from '@brisk/contracts/job';
@@ -169,6 +170,18 @@ describe('the shop’s tools', () => {
     expect((await server.put('/api/tools', { revision: 0, document: { tools: [] } })).status).toBe(409);
     await server.restart();
     expect((await server.get<Kept<ToolList>>('/api/tools')).body.document.tools).toEqual(tools);
+  });
+
+  it('and its lifting gear is ordinary gear until it writes down its own', async () => {
+    const first = await server.get<Kept<LiftingGear>>('/api/lifting-gear');
+    expect(first.body).toMatchObject({ revision: 0, document: FIRST_GEAR });
+    const own = { ...FIRST_GEAR, dollies: [] };
+    expect((await server.put('/api/lifting-gear', { revision: 0, document: own })).status).toBe(200);
+    expect((await server.put('/api/lifting-gear', { revision: 0, document: FIRST_GEAR })).status).toBe(409);
+    const upset = { ...own, hoists: [] };
+    expect((await server.put('/api/lifting-gear', { revision: 1, document: upset })).status).toBe(422);
+    await server.restart();
+    expect((await server.get<Kept<LiftingGear>>('/api/lifting-gear')).body.document).toEqual(own);
   });
 
   it('stand on the list once each', async () => {

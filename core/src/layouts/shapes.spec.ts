@@ -20,13 +20,20 @@ function legs(template: Template, choices = {}) {
         kind === 'remove' && part !== undefined ? [...lumpOf(map, [part])] : [],
       ),
     );
-    return legsOf({ map, lump: work.lump, route: route.id, off, shape, raisedMm: 350, gear: FIRST_GEAR }).map(
-      (leg) => ({
-        way: `${powerpack.id} by ${route.id}`,
-        leg,
-        shape,
-      }),
-    );
+    return legsOf({
+      map,
+      lump: work.lump,
+      route: route.id,
+      off,
+      shape,
+      raisedMm: 350,
+      fluids: [],
+      gear: FIRST_GEAR,
+    }).map((leg) => ({
+      way: `${powerpack.id} by ${route.id}`,
+      leg,
+      shape,
+    }));
   });
 }
 

@@ -1,6 +1,6 @@
 import { pairOf, type Body, type Scene } from '../clearance/index.js';
 import { lumpOf, type ConnectionMap, type JobPlan, type PartId } from '../connection-map/index.js';
-import { levellerFor, mostTiltDeg, type LiftingGear } from '../rigging/index.js';
+import { highestHookMm, levellerFor, mostTiltDeg, type LiftingGear } from '../rigging/index.js';
 import {
   axisOf,
   depthOf,
@@ -37,6 +37,8 @@ export interface LiftOf {
   readonly shape: MachineShape;
   /** How far the machine is raised while it is lifted, in mm. */
   readonly raisedMm: number;
+  /** What is still inside of fluids, by the part that holds it. */
+  readonly fluids: readonly { readonly part: PartId; readonly massKg: number }[];
   /** What the shop lifts with. */
   readonly gear: LiftingGear;
 }
@@ -77,7 +79,7 @@ function legOf(lift: LiftOf, leg: Leg, moves: ReadonlySet<PartId>, gone: Readonl
   const movingBodies = bodies(moving, drawnOff.xMm, drawnOff.yMm);
   // Whoever goes up swings its tail down on the way; down and out the body is raised as far as it takes.
   const stillBodies = [...bodies(still), ...(leg.exit === 'up' ? [ground(lift, seated)] : [])];
-  const { massKg, centre } = weightOf(moving);
+  const { massKg, centre } = weightOf(moving, lift.fluids);
   return {
     leg,
     moving,
@@ -92,7 +94,7 @@ function legOf(lift: LiftOf, leg: Leg, moves: ReadonlySet<PartId>, gone: Readonl
       pivot: { x: centre.x + drawnOff.xMm, z: centre.z },
       out: { exit: leg.exit, towards },
       tiltDeg: tiltOf(leg, { moving, massKg, centre }, lift.gear),
-      ...reachOf(leg, seated, still, shape, towards),
+      ...hungReach(lift, leg, { moving, massKg, centre }, reachOf(leg, seated, still, shape, towards)),
     },
   };
 }
@@ -174,13 +176,51 @@ function drawOff(shape: MachineShape, { drawOffMm = 0 }: Leg) {
   return { xMm: on === 'x' ? sign * drawOffMm : 0, yMm: on === 'y' ? sign * drawOffMm : 0 };
 }
 
-/** Mass in kg and centre of gravity of `parts`: the middle of each by its weight. */
-export function weightOf(parts: readonly Shaped[]): Pick<LiftLeg, 'massKg' | 'centre'> {
-  const massKg = parts.reduce((sum, part) => sum + part.massKg, 0);
+/** How deep in its part the fluid sits that did not run out, as a share of its height. */
+const FLUID_AT = 0.2;
+
+/** Mass in kg and centre of gravity of `parts`, the middle of each by its weight, with the fluid that is still in them. */
+export function weightOf(parts: readonly Shaped[], fluids: LiftOf['fluids'] = []): Pick<LiftLeg, 'massKg' | 'centre'> {
+  const weights = parts.flatMap(({ id, massKg, middle, extent: { z } }) => [
+    { massKg, middle },
+    ...fluids
+      .filter(({ part }) => part === id)
+      .map((fluid) => ({ massKg: fluid.massKg, middle: { ...middle, z: z[0] + FLUID_AT * (z[1] - z[0]) } })),
+  ]);
+  const massKg = weights.reduce((sum, one) => sum + one.massKg, 0);
   if (massKg === 0) return { massKg, centre: middleOf(parts.flatMap(({ solids }) => solids)) };
   const along = (axis: 'x' | 'y' | 'z') =>
-    parts.reduce((sum, { massKg: mass, middle }) => sum + mass * middle[axis], 0) / massKg;
+    weights.reduce((sum, one) => sum + one.massKg * one.middle[axis], 0) / massKg;
   return { massKg, centre: { x: along('x'), y: along('y'), z: along('z') } };
+}
+
+/** From the pick points up to the hook, as a rule, in mm. */
+export const HOOK_ABOVE_PICKS_MM = 480;
+
+/** The highest point of what is picked up: the top of its engine, where it has one. */
+export function pickHeightMm(moving: readonly Shaped[]): number {
+  return (moving.find(({ id }) => id === 'engine') ?? moving[0])?.extent.z[1] ?? 0;
+}
+
+/** What a boom has to reach over: from the machine’s end to the centre of gravity of what hangs, in mm. */
+export function overhangMm({ map, shape: { planes } }: LiftOf, centre: LiftLeg['centre']): number {
+  const end = (map.bay ?? 'front') === 'front' ? planes.get('nose') : planes.get('tail-end');
+  return Math.abs((end ?? centre.x) - centre.x);
+}
+
+/** The room to look in, no higher than the hook of a hoist comes that reaches over it and is rated for it. */
+function hungReach(
+  lift: LiftOf,
+  { by }: Leg,
+  hung: Pick<LiftLeg, 'moving' | 'massKg' | 'centre'>,
+  reach: Pick<Scene, 'xMm' | 'zMm'>,
+): Pick<Scene, 'xMm' | 'zMm'> {
+  if (by !== 'hoist') return reach;
+  const highest = highestHookMm(lift.gear.hoists, { massKg: hung.massKg, reachMm: overhangMm(lift, hung.centre) });
+  // Where no hoist does it the rig says so; the way is looked for as if one did.
+  if (highest === undefined) return reach;
+  const roomMm = highest - (pickHeightMm(hung.moving) + HOOK_ABOVE_PICKS_MM + lift.raisedMm);
+  return { ...reach, zMm: [reach.zMm[0], Math.max(reach.zMm[0], Math.min(reach.zMm[1], roomMm))] };
 }
 
 /**

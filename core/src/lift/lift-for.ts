@@ -2,9 +2,10 @@ import { lumpOf, routeOf, type JobPlan, type PartId } from '../connection-map/in
 import { partsOut, type JobState } from '../ledger/index.js';
 import { shapeOf } from '../layouts/index.js';
 import type { Measured } from '../shape/index.js';
-import { FIRST_GEAR } from '../rigging/index.js';
+import { FIRST_GEAR, type LiftingGear } from '../rigging/index.js';
 import { operationId } from '../teardown/index.js';
 import { workOf, type Work } from '../work/index.js';
+import { fluidInside } from './fluid-inside.js';
 import type { LiftOf } from './legs.js';
 
 /** How high stands hold a machine, as a rule, in mm. */
@@ -17,9 +18,9 @@ export interface LiftFacts extends Omit<LiftOf, 'shape'> {
 
 /**
  * The lift of a job as it stands: what is off already, and what the plan takes off before it. Parts put off until later
- * are still on; what is not on this machine is not.
+ * are still on; what is not on this machine is not. `gear` is what the shop lifts with, ordinary gear unless said.
  */
-export function liftFacts(state: JobState): LiftFacts {
+export function liftFacts(state: JobState, gear: LiftingGear = FIRST_GEAR): LiftFacts {
   const { plan, lump, operations } = state.work;
   const passedOver = (part: PartId) => {
     const progress = state.progress.get(operationId.remove(part));
@@ -36,7 +37,8 @@ export function liftFacts(state: JobState): LiftFacts {
     off: new Set([...partsOut(state), ...planned]),
     measured: Object.fromEntries(state.measured),
     raisedMm: raised ? RAISED_MM : 0,
-    gear: FIRST_GEAR,
+    fluids: fluidInside(state).map(({ part, massKg }) => ({ part, massKg })),
+    gear,
   };
 }
 
@@ -50,8 +52,8 @@ export function inShape({ measured, ...facts }: LiftFacts): LiftOf | undefined {
 }
 
 /** The lift of a job as it stands, in true measure, as {@link inShape} has it. */
-export function liftFor(state: JobState): LiftOf | undefined {
-  return inShape(liftFacts(state));
+export function liftFor(state: JobState, gear?: LiftingGear): LiftOf | undefined {
+  return inShape(liftFacts(state, gear));
 }
 
 /** `plan` with one more part taken off before the lift. */

@@ -7,15 +7,18 @@ import {
   levellerFor,
   mostTiltDeg,
   turnsFor,
+  slingsFor,
   twoLegs,
+  type Held,
   type HoleJudgement,
   type Hoist,
   type Leveller,
   type LiftingGear,
+  type Sling,
   type SlingLeg,
 } from '../rigging/index.js';
 import type { Place } from '../shape/index.js';
-import { barAboveCentreMm, type LiftLeg } from './legs.js';
+import { barAboveCentreMm, HOOK_ABOVE_PICKS_MM, pickHeightMm, type LiftLeg } from './legs.js';
 
 /** Where a powerpack is picked up: shares of the engine’s length from its rear to its front, and the hook’s height. */
 export interface Picks {
@@ -25,7 +28,7 @@ export interface Picks {
   readonly heightMm: number;
 }
 
-export const USUAL_PICKS: Picks = { rearShare: 0.12, frontShare: 0.88, heightMm: 480 };
+export const USUAL_PICKS: Picks = { rearShare: 0.12, frontShare: 0.88, heightMm: HOOK_ABOVE_PICKS_MM };
 
 /** How one leg of a lift hangs, with the shop’s gear held against it. */
 export interface Rig {
@@ -35,6 +38,8 @@ export interface Rig {
   readonly picks: readonly [front: Place, rear: Place];
   readonly legs: readonly [front: SlingLeg, rear: SlingLeg];
   readonly judged: readonly [ReturnType<typeof judgeLeg>, ReturnType<typeof judgeLeg>];
+  /** The shop’s slings held against the leg that pulls hardest and the one that is longest. */
+  readonly slings: readonly Held<Sling>[];
   readonly leveller: Leveller;
   /** Whether that is rated for the weight, with a quarter more for the jerk. */
   readonly levellerRated: boolean;
@@ -65,7 +70,7 @@ export function rigOf(
   const { massKg, centre, moving } = leg;
   const engine = (moving.find(({ id }) => id === 'engine') ?? moving[0])?.extent;
   const [x0, x1] = engine?.x ?? [centre.x, centre.x];
-  const z = engine?.z[1] ?? centre.z;
+  const z = pickHeightMm(moving);
   const pick = (share: number): Place => ({ x: x0 + share * (x1 - x0), y: centre.y, z });
   const [front, rear] = [pick(frontShare), pick(rearShare)];
   const legs = twoLegs(massKg, { aMm: front.x - centre.x, bMm: centre.x - rear.x, heightMm });
@@ -81,6 +86,11 @@ export function rigOf(
     picks: [front, rear],
     legs,
     judged: [judgeLeg(legs[0]), judgeLeg(legs[1])],
+    slings: slingsFor(gear.slings, {
+      ...legs[0],
+      lengthMm: Math.max(legs[0].lengthMm, legs[1].lengthMm),
+      tensionN: Math.max(legs[0].tensionN, legs[1].tensionN),
+    }),
     leveller,
     levellerRated: leveller.ratedKg >= massKg * DYNAMIC,
     turns: turnsFor(leveller, hookTravelMm(barMm, 0, Math.min(steepestDeg, 75))),

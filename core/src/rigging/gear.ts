@@ -23,10 +23,39 @@ export interface Leveller {
   readonly ratedKg: number;
 }
 
+/** One leg of sling or chain; rated as it hangs straight. */
+export interface Sling {
+  readonly id: string;
+  readonly name: string;
+  readonly ratedKg: number;
+  readonly lengthMm: number;
+}
+
+/** A stand or a jack: what it is rated for, and between which heights it holds. */
+export interface Support {
+  readonly id: string;
+  readonly name: string;
+  readonly ratedKg: number;
+  readonly lowestMm: number;
+  readonly highestMm: number;
+}
+
+export interface Dolly {
+  readonly id: string;
+  readonly name: string;
+  readonly ratedKg: number;
+  /** From the floor to what stands on it. */
+  readonly deckMm: number;
+}
+
 /** What a shop lifts with. */
 export interface LiftingGear {
   readonly hoists: readonly Hoist[];
   readonly levellers: readonly Leveller[];
+  readonly slings: readonly Sling[];
+  readonly stands: readonly Support[];
+  readonly jacks: readonly Support[];
+  readonly dollies: readonly Dolly[];
 }
 
 /** What is there until the shop writes down its own: made-up gear of an ordinary size. */
@@ -52,4 +81,18 @@ export const FIRST_GEAR: LiftingGear = {
     { id: 'leveller', name: 'Leveller with a crank', leadMm: 4, travelMm: 300, ratedKg: 680 },
     { id: 'spreader', name: 'Spreader beam', leadMm: 6, travelMm: 300, ratedKg: 2_000 },
   ],
+  slings: [
+    { id: 'short-chain', name: 'Short chain leg', ratedKg: 1_120, lengthMm: 600 },
+    { id: 'long-chain', name: 'Long chain leg', ratedKg: 1_120, lengthMm: 1_000 },
+    { id: 'round-sling', name: 'Round sling', ratedKg: 2_000, lengthMm: 1_000 },
+  ],
+  stands: [
+    { id: 'stand', name: 'Axle stand', ratedKg: 1_500, lowestMm: 290, highestMm: 430 },
+    { id: 'tall-stand', name: 'Tall axle stand', ratedKg: 3_000, lowestMm: 400, highestMm: 610 },
+  ],
+  jacks: [
+    { id: 'trolley-jack', name: 'Trolley jack', ratedKg: 2_000, lowestMm: 130, highestMm: 500 },
+    { id: 'gearbox-jack', name: 'Gearbox jack', ratedKg: 500, lowestMm: 180, highestMm: 850 },
+  ],
+  dollies: [{ id: 'low-dolly', name: 'Low dolly', ratedKg: 700, deckMm: 160 }],
 };

@@ -20,6 +20,14 @@ export interface HoleJudgement {
   readonly wrong: readonly ('too short' | 'rated too low' | 'hook too low' | 'hook too high')[];
 }
 
+/** The highest hook of the holes that reach over `reachMm` and are rated for it; nothing where none is. */
+export function highestHookMm(hoists: readonly Hoist[], { massKg, reachMm }: Pick<HoistNeed, 'massKg' | 'reachMm'>) {
+  const able = hoists
+    .flatMap(({ holes }) => holes)
+    .filter((hole) => hole.reachMm >= reachMm && hole.ratedKg >= massKg * DYNAMIC);
+  return able.length === 0 ? undefined : Math.max(...able.map((hole) => hole.highestHookMm));
+}
+
 /** Each hole of `hoist` held against a lift: reach, rating with 1.25 dynamic, hook height. */
 export function holesOf({ holes }: Hoist, need: HoistNeed): readonly HoleJudgement[] {
   const loadKg = need.massKg * DYNAMIC;

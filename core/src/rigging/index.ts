@@ -4,8 +4,9 @@
  */
 export { balanceOf, EDGE_SHARE, together, type Balance, type Weight } from './balance.js';
 export { FIRST_GEAR } from './gear.js';
-export type { BoomHole, Hoist, Leveller, LiftingGear } from './gear.js';
-export { DYNAMIC, holesOf, type HoistNeed, type HoleJudgement } from './hoist.js';
+export type { BoomHole, Dolly, Hoist, Leveller, LiftingGear, Sling, Support } from './gear.js';
+export { dolliesFor, slingsFor, supportsFor, type Held, type Lack } from './hold-up.js';
+export { DYNAMIC, highestHookMm, holesOf, type HoistNeed, type HoleJudgement } from './hoist.js';
 export { hookTravelMm, levellerFor, mostTiltDeg, turnsFor } from './leveller.js';
 export { GRAVITY, judgeLeg, REFUSE_UNDER_DEG, RiggingError, twoLegs, WARN_UNDER_DEG } from './slings.js';
 export type { SlingLeg } from './slings.js';

@@ -1,12 +1,16 @@
 import {
   balanceOf,
+  dolliesFor,
   FIRST_GEAR,
   GRAVITY,
+  highestHookMm,
   holesOf,
   hookTravelMm,
   judgeLeg,
   mostTiltDeg,
   RiggingError,
+  slingsFor,
+  supportsFor,
   together,
   turnsFor,
   twoLegs,
@@ -107,5 +111,37 @@ describe('balance', () => {
     expect(() => balanceOf({ massKg: 900, xMm: 0 }, -2_000, -100)).toThrow('front support');
     expect(() => balanceOf({ massKg: 0, xMm: 0 }, 0, -100)).toThrow(RiggingError);
     expect(() => together([])).toThrow(RiggingError);
+  });
+});
+
+describe('what a shop has, held against what it is to do', () => {
+  const { slings, jacks, dollies, hoists } = FIRST_GEAR;
+
+  it('a sling is long enough and rated for its pull with a quarter more', () => {
+    const held = slingsFor(slings, { lengthMm: 700, angleDeg: 60, tensionN: 1_000 * GRAVITY });
+    expect(held.map(({ gear, wrong }) => [gear.id, wrong])).toEqual([
+      ['short-chain', ['too short', 'rated too low']],
+      ['long-chain', ['rated too low']],
+      ['round-sling', []],
+    ]);
+  });
+
+  it('a jack goes low enough and high enough and is rated', () => {
+    const held = supportsFor(jacks, { massKg: 450, lowMm: 150, highMm: 600 });
+    expect(held.map(({ gear, wrong }) => [gear.id, wrong])).toEqual([
+      ['trolley-jack', ['does not go high enough']],
+      ['gearbox-jack', ['rated too low', 'does not go low enough']],
+    ]);
+  });
+
+  it('a dolly carries a quarter more than what stands on it', () => {
+    expect(dolliesFor(dollies, 560)[0]?.wrong).toEqual([]);
+    expect(dolliesFor(dollies, 561)[0]?.wrong).toEqual(['rated too low']);
+  });
+
+  it('the highest hook is that of the holes that reach and are rated', () => {
+    const [folding] = hoists;
+    expect(highestHookMm(folding ? [folding] : [], { massKg: 300, reachMm: 1_000 })).toBe(2_600);
+    expect(highestHookMm(folding ? [folding] : [], { massKg: 700, reachMm: 1_000 })).toBeUndefined();
   });
 });

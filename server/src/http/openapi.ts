@@ -2,6 +2,7 @@ import { BUNDLE_VERSION, bundleSchema } from '@brisk/contracts/bundle';
 import { ENTRY_SCHEMAS } from '@brisk/contracts/entry';
 import { jobSchema, newJobSchema, planningSchema } from '@brisk/contracts/job';
 import { PROBLEMS } from '@brisk/contracts/problem';
+import { keepGearSchema } from '@brisk/contracts/lifting-gear';
 import { inspectionSheetSchema, shopTemplateSchema, toolListSchema } from '@brisk/contracts/shop';
 import { convertSchema } from '@sodaru/yup-to-json-schema';
 import type { Schema } from 'yup';
@@ -66,6 +67,7 @@ export function openApiDocument(paths: Json): Json {
         ShopTemplate: converted(shopTemplateSchema),
         InspectionSheet: converted(inspectionSheetSchema),
         ToolList: converted(toolListSchema),
+        LiftingGear: converted(keepGearSchema),
         Bundle: converted(bundleSchema, { job: ref('Job'), ledger }),
         Problem: {
           type: 'object',

@@ -61,3 +61,19 @@ export const putTools: Json = {
     422: problem('It is not right.'),
   },
 };
+
+export const getLiftingGear: Json = {
+  summary:
+    'What the shop lifts with: hoists, levellers, slings, stands, jacks, dollies; made-up ones until it writes its own',
+  responses: { 200: answer('The gear.', ref('LiftingGear')) },
+};
+
+export const putLiftingGear: Json = {
+  summary: 'Write the gear anew, from the revision the sender knew',
+  requestBody: { required: true, content: jsonOf(ref('LiftingGear')) },
+  responses: {
+    200: answer('The gear as it is now.', ref('LiftingGear')),
+    409: problem('Somebody changed it meanwhile.'),
+    422: problem('It is not right.'),
+  },
+};

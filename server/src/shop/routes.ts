@@ -1,3 +1,4 @@
+import { keepGearSchema } from '@brisk/contracts/lifting-gear';
 import {
   inspectionSheetSchema,
   toolListSchema,
@@ -7,6 +8,7 @@ import {
   type ToolList,
 } from '@brisk/contracts/shop';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
+import { FIRST_GEAR, type LiftingGear } from '@brisk/core/rigging';
 import type { Request } from 'express';
 import type { InBackground } from '../background/tasks.js';
 import { apiRouter, type ApiRouter } from '../http/api-router.js';
@@ -18,9 +20,10 @@ import * as docs from './openapi.js';
 
 const SHEET = 'inspection-sheet';
 const TOOLS = 'tools';
+const GEAR = 'lifting-gear';
 const NO_TOOLS: ToolList = { tools: [] };
 
-/** The shop’s own templates, its inspection sheet and its tools. */
+/** The shop’s own templates, its inspection sheet, its tools and its lifting gear. */
 export function shopRoutes(store: ShopStore, background: InBackground): ApiRouter {
   const api = apiRouter();
 
@@ -63,6 +66,15 @@ export function shopRoutes(store: ShopStore, background: InBackground): ApiRoute
 
   api.put('/tools', docs.putTools, ...jsonBody(LARGEST_BODY), async (request, response) => {
     response.json(await store.keep('tools', TOOLS, bodyOf(toolListSchema, request)));
+  });
+
+  api.get('/lifting-gear', docs.getLiftingGear, async (_request, response) => {
+    const kept = await store.find<LiftingGear>('lifting-gear', GEAR);
+    response.json(kept ?? { revision: 0, updatedAt: '', document: FIRST_GEAR });
+  });
+
+  api.put('/lifting-gear', docs.putLiftingGear, ...jsonBody(LARGEST_BODY), async (request, response) => {
+    response.json(await store.keep('lifting-gear', GEAR, bodyOf(keepGearSchema, request)));
   });
 
   return api;

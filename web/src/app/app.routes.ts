@@ -61,6 +61,11 @@ export const routes: Routes = [
       },
       { path: 'lift/rig', title: 'Rig', loadComponent: () => import('./pages/lift/lift-rig').then((m) => m.LiftRig) },
       {
+        path: 'lift/gear',
+        title: 'Gear',
+        loadComponent: () => import('./pages/lift/lift-gear').then((m) => m.LiftGear),
+      },
+      {
         path: 'lift/balance',
         title: 'Balance',
         loadComponent: () => import('./pages/lift/lift-balance').then((m) => m.LiftBalance),

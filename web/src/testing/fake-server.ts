@@ -27,6 +27,8 @@ import {
   type ToKeep,
   type ToolList,
 } from '@brisk/contracts/shop';
+import { keepGearSchema } from '@brisk/contracts/lifting-gear';
+import { FIRST_GEAR, type LiftingGear } from '@brisk/core/rigging';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
 import type { HouseKnowledge } from '@brisk/core/house';
 import { jobCode } from '@brisk/core/labels';
@@ -100,6 +102,7 @@ export class FakeServer implements Pick<
   plannings: Planning[] = [];
   readonly kept = new Map<string, Kept<ShopTemplate>>();
   sheet: Kept<InspectionSheet> = { revision: 0, updatedAt: '', document: INSPECTION_SHEET };
+  gear: Kept<LiftingGear> = { revision: 0, updatedAt: '', document: FIRST_GEAR };
   toolList: Kept<ToolList> = { revision: 0, updatedAt: '', document: { tools: [] } };
   /** Pictures that were sent, and the answer to the next ones where they are refused. */
   photos: Blob[] = [];
@@ -201,6 +204,20 @@ export class FakeServer implements Pick<
 
   tools(): Observable<Kept<ToolList>> {
     return this.answer(() => this.toolList);
+  }
+
+  liftingGear(): Observable<Kept<LiftingGear>> {
+    return this.answer(() => this.gear);
+  }
+
+  keepLiftingGear(gear: ToKeep<LiftingGear>): Observable<Kept<LiftingGear>> {
+    return this.answer(() => {
+      const { revision, document } = held(keepGearSchema, gear);
+      if (revision !== this.gear.revision)
+        throw problemAnswer('stale-revision', 409, 'Somebody else changed this meanwhile.');
+      this.gear = { revision: revision + 1, updatedAt: '2026-03-02T09:00:00.000Z', document };
+      return this.gear;
+    });
   }
 
   keepTools(tools: ToKeep<ToolList>): Observable<Kept<ToolList>> {

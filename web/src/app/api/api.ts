@@ -14,6 +14,7 @@ import type {
   PutRightFrom,
   Planning,
 } from '@brisk/contracts/job';
+import type { LiftingGear } from '@brisk/core/rigging';
 import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep, ToolList } from '@brisk/contracts/shop';
 import type { JobHits, KeptPhoto } from '@brisk/contracts/house';
 import type { InspectionSheet } from '@brisk/core/donor';
@@ -90,6 +91,14 @@ export class Api {
 
   tools(): Observable<Kept<ToolList>> {
     return this.http.get<Kept<ToolList>>('/api/tools');
+  }
+
+  liftingGear(): Observable<Kept<LiftingGear>> {
+    return this.http.get<Kept<LiftingGear>>('/api/lifting-gear');
+  }
+
+  keepLiftingGear(gear: ToKeep<LiftingGear>): Observable<Kept<LiftingGear>> {
+    return this.http.put<Kept<LiftingGear>>('/api/lifting-gear', gear);
   }
 
   keepTools(tools: ToKeep<ToolList>): Observable<Kept<ToolList>> {

@@ -2,8 +2,10 @@ import { computed, inject, Injectable } from '@angular/core';
 import type { JobPlan } from '@brisk/core/connection-map';
 import { inShape, legsOf, liftFacts, type LiftFacts, type LiftOf } from '@brisk/core/lift';
 import type { JobState } from '@brisk/core/ledger';
+import type { LiftingGear } from '@brisk/core/rigging';
 import { ShapeError } from '@brisk/core/shape';
 import equal from 'fast-deep-equal';
+import { GearShed } from '../../planning/gear-shed';
 import { Desk } from '../../session/desk';
 
 /** A lift in true measure, what it hangs on and the plan it is of, or why its measures cannot be. */
@@ -14,11 +16,12 @@ export type InMeasure =
 @Injectable()
 export class LiftInMeasure {
   private readonly desk = inject(Desk);
+  private readonly shed = inject(GearShed);
 
   private readonly known = computed(
     (): InMeasure => {
       const state = this.desk.state();
-      return state && inMeasure(state);
+      return state && inMeasure(state, this.shed.gear());
     },
     { equal: alike },
   );
@@ -36,10 +39,10 @@ export class LiftInMeasure {
   });
 }
 
-/** The lift of `state` in true measure. */
-export function inMeasure(state: JobState): InMeasure {
+/** The lift of `state` in true measure, with the shop’s own `gear`. */
+export function inMeasure(state: JobState, gear: LiftingGear): InMeasure {
   try {
-    const facts = liftFacts(state);
+    const facts = liftFacts(state, gear);
     const lift = inShape(facts);
     return lift && { lift, facts, plan: state.work.plan };
   } catch (error) {

@@ -41,9 +41,11 @@ describe('the rig', () => {
     expect(view.text()).toContain('The hook has to be between the two pick points: move one of them.');
   });
 
-  it('has nothing to reckon where nothing hangs on a hook', async () => {
+  it('reckons how high the body comes where nothing hangs on a hook', async () => {
     const job = { ...testJob, plan: { ...testJob.plan, powerpack: 'gearbox', route: 'under' } };
     const view = await openView(LiftRig, [], undefined, { job });
-    expect(view.text()).toContain('By this route nothing hangs on a hook');
+    expect(view.text()).toMatch(/Body up \d+ mm from its wheels/);
+    expect(view.text()).toMatch(/Trolley jack.+does not go high enough/);
+    expect(view.text()).toContain('Stands hold a body, never a jack alone');
   });
 });

@@ -9,17 +9,25 @@ import {
   untracked,
 } from '@angular/core';
 import type { Pose } from '@brisk/core/clearance';
-import { rigOf, USUAL_PICKS, type Picks } from '@brisk/core/lift';
-import { GRAVITY, RiggingError } from '@brisk/core/rigging';
+import { fromBelow, overhangMm, rigOf, USUAL_PICKS, type Picks } from '@brisk/core/lift';
+import { GRAVITY, RiggingError, type Lack } from '@brisk/core/rigging';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { sentence } from '@brisk/core/words';
 import type { Subscription } from 'rxjs';
+import { RouterLink } from '@angular/router';
 import { BayFromTheSide, type Hanging } from '../../map/bay-from-the-side';
+import { GearShed } from '../../planning/gear-shed';
 import { WaySearch } from '../../planning/way-search';
 import { Slide } from '../../ui/slide';
 import { LiftInMeasure } from './lift-in-measure';
 import { LiftTabs } from './lift-tabs';
 
+const LACK_WORDS: Readonly<Record<Lack, string>> = {
+  'too short': 'too short',
+  'rated too low': 'not rated for it',
+  'does not go low enough': 'does not go low enough',
+  'does not go high enough': 'does not go high enough',
+};
 const WRONG_WORDS = {
   'too short': 'does not reach it',
   'rated too low': 'not rated for it',
@@ -30,7 +38,7 @@ const WRONG_WORDS = {
 /** How the powerpack hangs: centre of gravity, slings, leveller and boom, drawn with their figures. */
 @Component({
   selector: 'bl-lift-rig',
-  imports: [BayFromTheSide, LiftTabs, Slide],
+  imports: [BayFromTheSide, LiftTabs, RouterLink, Slide],
   providers: [LiftInMeasure],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lift-rig.html',
@@ -58,16 +66,26 @@ export class LiftRig {
     const leg = this.leg();
     const lift = this.shaped()?.lift;
     if (!leg || !lift) return undefined;
-    const { planes } = lift.shape;
-    const end = leg.scene.out.towards === 'nose' ? planes.get('nose') : planes.get('tail-end');
-    const overhangMm = Math.abs((end ?? leg.centre.x) - leg.centre.x);
+    const { raisedMm, gear } = lift;
     try {
-      return { rig: rigOf(leg, this.picks(), this.poses(), { overhangMm, raisedMm: lift.raisedMm, gear: lift.gear }) };
+      return {
+        rig: rigOf(leg, this.picks(), this.poses(), { overhangMm: overhangMm(lift, leg.centre), raisedMm, gear }),
+      };
     } catch (error) {
       if (error instanceof RiggingError) return { wrong: error.message };
       throw error;
     }
   });
+  /** How it leaves from below, where nothing hangs on a hook. */
+  protected readonly below = computed(() => {
+    const leg = this.inMeasure.legs().find(({ leg: { by } }) => by !== 'hoist');
+    const lift = this.shaped()?.lift;
+    return leg && lift && { leg, by: leg.leg.by, ...fromBelow(leg, lift.gear, lift.raisedMm) };
+  });
+  protected readonly madeUp = inject(GearShed).madeUp;
+  protected lacks(wrong: readonly Lack[]): string {
+    return wrong.map((lack) => LACK_WORDS[lack]).join(', ');
+  }
   protected readonly rig = computed(() => {
     const rigged = this.rigged();
     return rigged && 'rig' in rigged ? rigged.rig : undefined;

@@ -6,6 +6,7 @@ const TABS = [
   { at: 'lift/way', words: 'Way through' },
   { at: 'lift/rig', words: 'Rig' },
   { at: 'lift/balance', words: 'Balance' },
+  { at: 'lift/gear', words: 'Gear' },
 ] as const satisfies readonly StopTab[];
 
 /** What there is to know at this stop, and, between the tags, the part of it that is open. */

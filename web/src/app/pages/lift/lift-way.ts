@@ -14,6 +14,7 @@ import { MatSliderModule } from '@angular/material/slider';
 import { positive } from '@brisk/contracts/fields';
 import { Gaps, poseBetween, SEATED, WIDE_MM, type Pose } from '@brisk/core/clearance';
 import {
+  GO_MM,
   measuresOf,
   moveWords,
   movesToTake,
@@ -27,10 +28,12 @@ import {
 } from '@brisk/core/lift';
 import { levellerFor } from '@brisk/core/rigging';
 import { PLANES, type PlaneName } from '@brisk/core/shape';
+import type { MovesOut } from '@brisk/core/work';
 import { sentence } from '@brisk/core/words';
 import equal from 'fast-deep-equal';
 import type { Subscription } from 'rxjs';
 import { BayFromTheSide, type BayView } from '../../map/bay-from-the-side';
+import { GearShed } from '../../planning/gear-shed';
 import { WaySearch } from '../../planning/way-search';
 import { withSwap } from '../../planning/swap-plan';
 import { Desk } from '../../session/desk';
@@ -41,6 +44,9 @@ import { LiftTabs } from './lift-tabs';
 
 /** Moves that are shown in one second. */
 const MOVES_A_SECOND = 0.9;
+
+/** What one go of hoist or jack may be, in mm. */
+const GOES_MM = [25, 50, 100] as const;
 
 /** The way of the powerpack through its bay, played: where it pinches, how it is moved, what one more part off would buy. */
 @Component({
@@ -54,6 +60,7 @@ const MOVES_A_SECOND = 0.9;
 export class LiftWay {
   private readonly desk = inject(Desk);
   private readonly inMeasure = inject(LiftInMeasure);
+  private readonly shed = inject(GearShed);
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
   private readonly search = inject(WaySearch);
@@ -88,7 +95,7 @@ export class LiftWay {
     const gear = this.shaped()?.lift.gear;
     return (this.found()?.moves ?? []).map((move) => ({
       move,
-      words: leg && gear ? moveWords(move, leg, levellerFor(gear, leg.massKg)) : '',
+      words: leg && gear ? moveWords(move, leg, levellerFor(gear, leg.massKg), this.goMm()) : '',
       room: Math.round(move.clearanceMm),
       watch: move.watch[0],
     }));
@@ -128,19 +135,16 @@ export class LiftWay {
     };
   });
 
-  /** The moves as steps of the lift, once they are the ones to go by; only where it leaves in one leg. */
-  private readonly toTake = computed(() => {
-    const found = this.found();
-    const leg = this.here();
-    const gear = this.shaped()?.lift.gear;
-    const goes = (this.way()?.clearanceMm ?? 0) > 0;
-    if (!leg || !gear || !found?.fine || !goes || found.moves.length === 0 || this.legs().length !== 1)
-      return undefined;
-    const shaped = this.shaped();
-    return shaped && movesToTake(shaped.plan, shaped.lift, leg, found.moves, levellerFor(gear, leg.massKg));
+  /** What somebody chose one go to be; absent: that of the moves that were taken, or the usual. */
+  private readonly chosenGoMm = signal<number | undefined>(undefined);
+  protected readonly goes = GOES_MM;
+  protected readonly goMm = computed(() => this.chosenGoMm() ?? this.takenGoMm() ?? GO_MM);
+  private readonly takenGoMm = computed(() => {
+    const { moves } = this.desk.state() ?? {};
+    return moves && GOES_MM.find((goMm) => equal(moves, this.stepsBy(goMm)));
   });
   protected readonly taken = computed((): 'these' | 'others' | 'none' | undefined => {
-    const steps = this.toTake();
+    const steps = this.stepsBy(this.goMm());
     if (!steps) return undefined;
     const { moves } = this.desk.state() ?? {};
     return moves === undefined ? 'none' : equal(moves, steps) ? 'these' : 'others';
@@ -173,6 +177,22 @@ export class LiftWay {
       running?.unsubscribe();
       this.playing.set(false);
     });
+  }
+
+  /** The moves as steps of the lift, once they are the ones to go by; only where it leaves in one leg. */
+  private stepsBy(goMm: number): MovesOut | undefined {
+    const found = this.found();
+    const leg = this.here();
+    const shaped = this.shaped();
+    const goes = (this.way()?.clearanceMm ?? 0) > 0;
+    if (!leg || !shaped || !found?.fine || !goes || found.moves.length === 0 || this.legs().length !== 1)
+      return undefined;
+    const { lift, plan } = shaped;
+    return movesToTake(plan, lift, leg, found.moves, levellerFor(lift.gear, leg.massKg), goMm);
+  }
+
+  protected goBy(mm: number): void {
+    this.chosenGoMm.set(mm);
   }
 
   /** Forwards or backwards to the next whole move. */
@@ -208,7 +228,7 @@ export class LiftWay {
   }
 
   protected workBy(): void {
-    const steps = this.toTake();
+    const steps = this.stepsBy(this.goMm());
     if (steps) this.recorder.record('The lift goes by these moves', { kind: 'moves-taken', ...steps });
   }
 
@@ -245,7 +265,8 @@ export class LiftWay {
   /** Why a measurement cannot be, or nothing where it can. */
   private turnsInsideOut(plane: PlaneName, mm: number): string | undefined {
     const state = this.desk.state();
-    const measured = state && inMeasure({ ...state, measured: new Map(state.measured).set(plane, mm) });
+    const measured =
+      state && inMeasure({ ...state, measured: new Map(state.measured).set(plane, mm) }, this.shed.gear());
     return measured && 'wrong' in measured ? measured.wrong : undefined;
   }
 }

@@ -3,8 +3,8 @@ import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
-import { gateOf, holding, powerpackMassKg, unsettled } from '@brisk/core/ledger';
-import { movesHold } from '@brisk/core/lift';
+import { gateOf, holding, unsettled } from '@brisk/core/ledger';
+import { fluidInside, hangingKg, movesHold } from '@brisk/core/lift';
 import { ShapeError } from '@brisk/core/shape';
 import { operationId, type WorkPhase } from '@brisk/core/teardown';
 import { STATION_WORDS, sentence } from '@brisk/core/words';
@@ -44,7 +44,11 @@ export class Lift {
   protected readonly held = computed(() => this.holding().map(({ connection }) => connection));
   protected readonly massKg = computed(() => {
     const state = this.desk.state();
-    return state ? powerpackMassKg(state) : 0;
+    return state ? Math.round(hangingKg(state)) : 0;
+  });
+  protected readonly litresInside = computed(() => {
+    const state = this.desk.state();
+    return state ? fluidInside(state).reduce((sum, { litres }) => sum + litres, 0) : 0;
   });
   protected readonly signed = computed(() => {
     const state = this.desk.state();

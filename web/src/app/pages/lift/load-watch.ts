@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { amount, oneOf } from '@brisk/contracts/fields';
-import { LAGGING, powerpackMassKg, type JobState, type Lagging } from '@brisk/core/ledger';
-import { judgeLoad, lastLoad, legsOf, suspectsOf, type LoadJudgement } from '@brisk/core/lift';
+import { LAGGING, type JobState, type Lagging } from '@brisk/core/ledger';
+import { hangingKg, judgeLoad, lastLoad, legsOf, suspectsOf, type LoadJudgement } from '@brisk/core/lift';
 import { sentence } from '@brisk/core/words';
+import { GearShed } from '../../planning/gear-shed';
 import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
 import { HoldActions } from '../../working-step/hold-actions';
@@ -35,10 +36,11 @@ export class LoadWatch {
   readonly state = input.required<JobState>();
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
+  private readonly shed = inject(GearShed);
   protected readonly holds = inject(HoldActions);
   protected readonly sentence = sentence;
 
-  protected readonly expectedKg = computed(() => Math.round(powerpackMassKg(this.state())));
+  protected readonly expectedKg = computed(() => Math.round(hangingKg(this.state())));
   private readonly last = computed(() => lastLoad(this.state()));
   protected readonly judged = computed(() => {
     const last = this.last();
@@ -48,7 +50,7 @@ export class LoadWatch {
   });
   protected readonly suspects = computed(() => {
     if (!this.judged()?.stop) return [];
-    const measured = inMeasure(this.state());
+    const measured = inMeasure(this.state(), this.shed.gear());
     const [leg] = measured && 'lift' in measured ? legsOf(measured.lift) : [];
     return suspectsOf(this.state(), leg, this.last()?.lagging);
   });
