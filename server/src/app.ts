@@ -7,6 +7,7 @@ import type { SpareFromBackup } from './backup/spare.js';
 import { backupRoutes } from './backup/routes.js';
 import type { InBackground } from './background/tasks.js';
 import { boltCardRoutes } from './bolt-card/routes.js';
+import { craneScaleRoutes } from './crane-scale/routes.js';
 import type { OpenDatabase } from './database/open.js';
 import { documentRoutes, healthRoutes } from './http/own-routes.js';
 import { answerProblem, nothingHere, ProblemError } from './http/problem.js';
@@ -102,6 +103,7 @@ export function appOf({
     labelRoutes(jobs, background, address),
     boltCardRoutes(jobs, background),
     houseRoutes(jobs, cards),
+    craneScaleRoutes(closing),
     healthRoutes(database, room, now),
     backupRoutes(backup),
   ];

@@ -62,7 +62,38 @@ describe('what the house learned', () => {
       ownMin: 7,
       times: 1,
     });
-    expect(houseOf('Sweeper 3', here, [])).toEqual({ notes: {}, troubles: {}, minutes: {} });
+    expect(houseOf('Sweeper 3', here, [])).toEqual({ notes: {}, troubles: {}, minutes: {}, found: [] });
+  });
+});
+
+describe('what was found late', () => {
+  const found: EntryBody = {
+    kind: 'connection-found',
+    alreadyOpen: false,
+    connection: {
+      id: 'found-1',
+      name: 'the strap behind the bell',
+      kind: 'ground',
+      between: ['engine', 'body'],
+      station: 'underside',
+      height: 'either',
+    },
+  };
+
+  it('comes to the next machine of its kind, and none from a card that does not know of it', () => {
+    const here = worked([]);
+    const other = job('Sweeper 1', [entry(0, found)]);
+    const { found: none, ...lessons } = other.lessons;
+    expect(none).toHaveLength(1);
+    expect(houseOf('Sweeper 3', here, [other, { machine: 'Old', lessons }]).found).toEqual([
+      {
+        machine: 'Sweeper 1',
+        name: 'the strap behind the bell',
+        kind: 'ground',
+        between: ['engine', 'body'],
+        station: 'underside',
+      },
+    ]);
   });
 });
 

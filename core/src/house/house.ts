@@ -1,3 +1,4 @@
+import type { Connection } from '../connection-map/index.js';
 import { minutesByOperation, type JobState, type Means, type Trouble } from '../ledger/index.js';
 import type { OperationId } from '../teardown/index.js';
 import { learnedMinutes, type Learned } from './learned.js';
@@ -7,6 +8,8 @@ export interface Lessons {
   readonly notes: readonly Told<Omit<HouseNote, 'machine'>>[];
   readonly troubles: readonly Told<Omit<HouseTrouble, 'machine'>>[];
   readonly minutes: readonly Told<{ readonly minutes: number }>[];
+  /** What held the powerpack and was not on the map; absent on a card of an earlier edition. */
+  readonly found?: readonly Omit<HouseFound, 'machine'>[];
 }
 type Told<Thing> = Thing & { readonly operation: OperationId };
 
@@ -35,6 +38,7 @@ export function lessonsOf(state: JobState): Lessons {
       })),
     ),
     minutes: [...minutesByOperation(state)].map(([operation, minutes]) => ({ operation, minutes })),
+    found: state.found.map(({ name, kind, between, station }) => ({ name, kind, between, station })),
   };
 }
 
@@ -57,11 +61,18 @@ export interface HouseTrouble {
   readonly machine: string;
 }
 
+/** Something that held on another machine of this kind and was not on its map. */
+export interface HouseFound extends Pick<Connection, 'name' | 'kind' | 'between' | 'station'> {
+  readonly machine: string;
+}
+
 /** What the shop knows of each step of one kind of machine. */
 export interface HouseKnowledge {
   readonly notes: Readonly<Record<OperationId, readonly HouseNote[]>>;
   readonly troubles: Readonly<Record<OperationId, readonly HouseTrouble[]>>;
   readonly minutes: Readonly<Record<OperationId, Learned>>;
+  /** What was found late on its other machines of this kind. */
+  readonly found: readonly HouseFound[];
 }
 
 /**
@@ -88,6 +99,9 @@ export function houseOf(machine: string, here: JobState, others: readonly PastJo
     notes: Object.fromEntries(notes),
     troubles: Object.fromEntries(troubles),
     minutes: Object.fromEntries(minutes),
+    found: nearestFirst.flatMap(({ machine: on, lessons }) =>
+      (lessons.found ?? []).map((one) => ({ ...one, machine: on })),
+    ),
   };
 }
 

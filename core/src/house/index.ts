@@ -5,6 +5,7 @@
 export {
   houseOf,
   lessonsOf,
+  type HouseFound,
   type HouseKnowledge,
   type HouseNote,
   type HouseTrouble,

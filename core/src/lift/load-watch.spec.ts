@@ -55,8 +55,34 @@ describe('what may still be on', () => {
   });
 
   it('is sooner what is near the side that lags', () => {
-    const order = (lagging?: 'rear' | 'front') =>
-      suspectsOf(stripped, legOf(stripped), lagging).map(({ connection }) => connection);
+    const order = (lagging?: 'rear' | 'front') => suspectsOf(stripped, legOf(stripped), lagging).map(({ key }) => key);
     expect(order('rear')).not.toEqual(order('front'));
+  });
+
+  it('is what was found late on another machine of this kind, where it could be on this one', () => {
+    const elsewhere = [
+      {
+        name: 'the strap under the starter',
+        kind: 'ground' as const,
+        between: ['engine', 'body'] as const,
+        station: 'underside' as const,
+        machine: 'Sweeper 3',
+      },
+      {
+        name: 'the tow hook lamp',
+        kind: 'plug' as const,
+        between: ['tow-hook', 'body'] as const,
+        station: 'rear' as const,
+        machine: 'Sweeper 3',
+      },
+    ];
+    const suspects = suspectsOf(stripped, legOf(stripped), undefined, elsewhere);
+    expect(suspects[0]).toMatchObject({
+      name: 'the strap under the starter',
+      why: 'Found late on Sweeper 3, and on no map.',
+      known: false,
+    });
+    expect(suspects[0]?.connection).toBeUndefined();
+    expect(suspects.map(({ name }) => name)).not.toContain('the tow hook lamp');
   });
 });

@@ -1,4 +1,5 @@
 import type { Connection, ConnectionId } from '../connection-map/index.js';
+import type { HouseFound } from '../house/index.js';
 import { holding, isOpen, type JobState, type Lagging, type LoadReading } from '../ledger/index.js';
 import type { Shaped } from '../shape/index.js';
 import { operationId } from '../teardown/index.js';
@@ -32,7 +33,13 @@ export function judgeLoad(expectedKg: number, readKg: number): LoadJudgement {
 
 /** Something that may still be on. */
 export interface Suspect {
-  readonly connection: ConnectionId;
+  readonly key: string;
+  /** The connection it is; absent for what was found on other machines and is not on this map. */
+  readonly connection?: ConnectionId;
+  /** What it would be on the map, if it is found to hold. */
+  readonly like: Pick<Connection, 'name' | 'kind' | 'between' | 'station'>;
+  /** Whether the record says that it is still on: then it is opened like any other. */
+  readonly known: boolean;
   readonly name: string;
   readonly why: string;
   /** The likelier, the larger; only its order means anything. */
@@ -52,20 +59,29 @@ const OFTEN_FORGOTTEN: readonly (readonly [(connection: Connection) => boolean, 
 const LEFT_ON = 0.9;
 const HOLDS = 1;
 const PASSED_OVER = 0.8;
+const FOUND_ELSEWHERE = 0.6;
 const NEAR_THE_SIDE = 0.25;
 const SHOWN = 6;
 
 /**
  * What is most likely still on when the hook carries more than it should: what the map says still holds, what was left on
- * purpose, what was passed over, then what crews forget most of what is recorded as open; nearer the side that lags first.
+ * purpose, what was passed over, what was found late on other machines of this kind (`elsewhere`), then what crews forget
+ * most of what is recorded as open; nearer the side that lags first.
  */
-export function suspectsOf(state: JobState, leg: LiftLeg | undefined, lagging?: Lagging): readonly Suspect[] {
-  const suspects = new Map<ConnectionId, Suspect>();
-  const suspect = ({ id, name }: Connection, weight: number, why: string) => {
+export function suspectsOf(
+  state: JobState,
+  leg: LiftLeg | undefined,
+  lagging?: Lagging,
+  elsewhere: readonly HouseFound[] = [],
+): readonly Suspect[] {
+  const suspects = new Map<string, Suspect>();
+  const suspect = (connection: Connection, weight: number, why: string, known = false) => {
+    const { id, name, kind, between, station } = connection;
     const before = suspects.get(id);
-    if (!before || before.weight < weight) suspects.set(id, { connection: id, name, why, weight });
+    if (before && before.weight >= weight) return;
+    suspects.set(id, { key: id, connection: id, name, like: { name, kind, between, station }, why, weight, known });
   };
-  for (const { connection } of holding(state)) suspect(connection, HOLDS, 'By the record it is still on.');
+  for (const { connection } of holding(state)) suspect(connection, HOLDS, 'By the record it is still on.', true);
   for (const connection of state.work.boundary) {
     const { id } = connection;
     const left = state.leftAsItIs.get(id);
@@ -77,16 +93,24 @@ export function suspectsOf(state: JobState, leg: LiftLeg | undefined, lagging?: 
     const forgotten = OFTEN_FORGOTTEN.find(([is]) => is(connection));
     if (forgotten) suspect(connection, forgotten[1], `Recorded as off. ${forgotten[2]}`);
   }
+  const here = new Set([...state.work.connections.values()].map(({ name }) => name.toLowerCase()));
+  const parts = new Set(state.work.plan.map.parts.map(({ id }) => id));
+  for (const { machine, ...like } of elsewhere) {
+    const { name, between } = like;
+    if (here.has(name.toLowerCase()) || !between.every((part) => parts.has(part))) continue;
+    here.add(name.toLowerCase());
+    const why = `Found late on ${machine}, and on no map.`;
+    suspects.set(`elsewhere ${name}`, { key: name, name, like, why, weight: FOUND_ELSEWHERE, known: false });
+  }
   return [...suspects.values()]
-    .map((one) => ({ ...one, weight: one.weight + (isAt(state, leg, one.connection, lagging) ? NEAR_THE_SIDE : 0) }))
+    .map((one) => ({ ...one, weight: one.weight + (isAt(leg, one.like.between, lagging) ? NEAR_THE_SIDE : 0) }))
     .sort((one, other) => other.weight - one.weight)
     .slice(0, SHOWN);
 }
 
 /** Whether a connection is on the side of the load that lags. */
-function isAt(state: JobState, leg: LiftLeg | undefined, id: ConnectionId, lagging?: Lagging): boolean {
-  const between = state.work.connections.get(id)?.between;
-  if (!leg || !between || lagging === undefined) return false;
+function isAt(leg: LiftLeg | undefined, between: Connection['between'], lagging?: Lagging): boolean {
+  if (!leg || lagging === undefined) return false;
   const parts: readonly Shaped[] = [...leg.moving, ...leg.still];
   const ends = between.flatMap((part) => parts.find((one) => one.id === part) ?? []);
   // What goes to the body has one end that is drawn; between two the smaller says where it is.

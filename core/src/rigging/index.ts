@@ -8,5 +8,7 @@ export type { BoomHole, Dolly, Hoist, Leveller, LiftingGear, Sling, Support } fr
 export { dolliesFor, slingsFor, supportsFor, type Held, type Lack } from './hold-up.js';
 export { DYNAMIC, highestHookMm, holesOf, type HoistNeed, type HoleJudgement } from './hoist.js';
 export { hookTravelMm, levellerFor, mostTiltDeg, turnsFor } from './leveller.js';
+export { scaleFault, type ScaleFault } from './scale-watch.js';
+export { SCALE_EVERY_MS, SCALE_MODES, simulatedScale, type ScaleMode, type ScaleReading } from './simulated-scale.js';
 export { GRAVITY, judgeLeg, REFUSE_UNDER_DEG, RiggingError, twoLegs, WARN_UNDER_DEG } from './slings.js';
 export type { SlingLeg } from './slings.js';

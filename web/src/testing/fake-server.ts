@@ -107,7 +107,7 @@ export class FakeServer implements Pick<
   /** Pictures that were sent, and the answer to the next ones where they are refused. */
   photos: Blob[] = [];
   nextPhoto: HttpErrorResponse | undefined;
-  knowledge: HouseKnowledge = { notes: {}, troubles: {}, minutes: {} };
+  knowledge: HouseKnowledge = { notes: {}, troubles: {}, minutes: {}, found: [] };
   hits: readonly JobHits[] = [];
   asked: string[] = [];
   appends: Append[] = [];

@@ -4,6 +4,7 @@ import {
   CONNECTION_KINDS,
   STATIONS,
   STEP_HEIGHTS,
+  type Connection,
   type ConnectionKind,
   type Station,
   type StepHeight,
@@ -23,8 +24,11 @@ export class HoldActions {
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
 
-  /** Asks about a connection the map did not have. `out` says that the powerpack is out, so it is open already. */
-  async found(out: boolean): Promise<void> {
+  /**
+   * Asks about a connection the map did not have, beginning from what it is `like`. `out` says that the powerpack is out,
+   * so it is open already.
+   */
+  async found(out: boolean, like?: Pick<Connection, 'name' | 'kind' | 'between' | 'station'>): Promise<void> {
     const state = this.desk.state();
     if (!state) return;
     const { parts } = state.work.plan.map;
@@ -39,6 +43,7 @@ export class HoldActions {
           label: 'What is it? (“the ground strap behind the head”)',
           as: 'line',
           schema: name().label('What it is'),
+          ...(like ? { initial: like.name } : {}),
         },
         {
           field: 'kind',
@@ -46,6 +51,7 @@ export class HoldActions {
           as: 'choice',
           schema: oneOf(CONNECTION_KINDS).label('Kind'),
           choices: choicesOf(KIND_WORDS),
+          ...(like ? { initial: like.kind } : {}),
         },
         {
           field: 'from',
@@ -53,16 +59,23 @@ export class HoldActions {
           as: 'choice',
           schema: known,
           choices,
-          initial: state.work.plan.map.powerpacks[0]?.roots[0] ?? '',
+          initial: like?.between[0] ?? state.work.plan.map.powerpacks[0]?.roots[0] ?? '',
         },
-        { field: 'to', label: 'Other end at', as: 'choice', schema: known, choices, initial: state.work.plan.map.body },
+        {
+          field: 'to',
+          label: 'Other end at',
+          as: 'choice',
+          schema: known,
+          choices,
+          initial: like?.between[1] ?? state.work.plan.map.body,
+        },
         {
           field: 'station',
           label: 'Where one stands for it',
           as: 'choice',
           schema: oneOf(STATIONS).label('Where one stands'),
           choices: choicesOf(STATION_WORDS),
-          initial: 'bay-top',
+          initial: like?.station ?? 'bay-top',
         },
         {
           field: 'height',

@@ -250,6 +250,7 @@ describe('the step in hand', () => {
   it('says what this shop learned at the step, and how long it really takes here', async () => {
     const view = await open();
     view.server.knowledge = {
+      found: [],
       notes: {
         'open:battery-negative': [
           {

@@ -1,18 +1,34 @@
 import { gateOf } from '@brisk/core/ledger';
+import { simulatedScale, type ScaleMode, type ScaleReading } from '@brisk/core/rigging';
+import { Observable, Subject } from 'rxjs';
+import { ScaleLine, ScaleTrouble } from '../../planning/scale-line';
 import { Ask } from '../../ui/ask';
 import { openView, workedUntil } from '../../../testing/open-job';
 import { HoldActions } from '../../working-step/hold-actions';
 import { LoadWatch } from './load-watch';
 
 const hanging = workedUntil((state) => gateOf(state, 'pre-lift').signed !== undefined);
-const opened = (kg: number, lagging = 'none') =>
+const opened = (answers: object, line?: object) =>
   openView(LoadWatch, hanging, (desk) => ({ state: desk.state() }), {
-    providers: [HoldActions, { provide: Ask, useValue: { ask: () => Promise.resolve({ kg, lagging }) } }],
+    providers: [
+      HoldActions,
+      { provide: Ask, useValue: { ask: () => Promise.resolve(answers) } },
+      ...(line ? [{ provide: ScaleLine, useValue: line }] : []),
+    ],
   });
+
+/** A scale that has sent so many readings already, and sends no more. */
+const scaleAfter = (count: number) => ({
+  readings: (massKg: number, mode: ScaleMode) =>
+    new Observable<ScaleReading>((listener) => {
+      const scale = simulatedScale(massKg, mode, 3);
+      for (let sent = 0; sent < count; sent += 1) listener.next(scale.next().value);
+    }),
+});
 
 describe('the load, watched', () => {
   it('says what should hang until somebody reads the scale', async () => {
-    const view = await opened(320);
+    const view = await opened({ kg: 320, lagging: 'none' });
     expect(view.text()).toMatch(/\d+ kg should hang/);
     await view.press('Read the crane scale');
     await view.settle();
@@ -22,12 +38,70 @@ describe('the load, watched', () => {
   });
 
   it('stops when the scale runs ahead, and says what is most likely still on', async () => {
-    const view = await opened(470, 'left');
+    const view = await opened({ kg: 470, lagging: 'left' });
     await view.press('Read the crane scale');
     await view.settle();
     expect(view.text()).toContain('Stop and let it down. Far more than hangs on it: something holds fast.');
     expect(view.element.querySelectorAll('li')).toHaveLength(6);
     expect(view.text()).toMatch(/Recorded as off\. /);
     expect(view.desk.state()?.loads.at(-1)).toMatchObject({ kg: 470, lagging: 'left' });
+  });
+
+  it('puts a suspect on the map as found once somebody sees that it holds', async () => {
+    const answers = {
+      kg: 470,
+      lagging: 'none',
+      name: 'the ground strap behind the head',
+      kind: 'ground',
+      from: 'engine',
+      to: 'body',
+      station: 'bay-top',
+      height: 'either',
+    };
+    const view = await opened(answers);
+    await view.press('Read the crane scale');
+    await view.settle();
+    view.element.querySelector<HTMLButtonElement>('li button[aria-label^="It is this"]')?.click();
+    await view.settle();
+    expect(view.desk.state()?.found.map(({ name }) => name)).toContain('the ground strap behind the head');
+    expect(view.text()).toContain('By the record it is still on.');
+  });
+});
+
+describe('the simulated scale', () => {
+  it('is read live, and what it reads is written down', async () => {
+    const view = await opened({}, scaleAfter(50));
+    await view.press('Comes up even');
+    expect(view.text()).toContain('About what should hang.');
+    await view.press('Write this down');
+    await view.settle();
+    expect(view.desk.state()?.loads).toHaveLength(1);
+    await view.press('Switch it off');
+    expect(view.element.querySelector('.live')).toBeNull();
+  });
+
+  it('stops loudly when something snags, and names what may hold', async () => {
+    const view = await opened({}, scaleAfter(70));
+    await view.press('Something snags');
+    expect(view.element.querySelector('.live.stop [role=alert]')?.textContent).toMatch(/^Stop/);
+    expect(view.element.querySelectorAll('li').length).toBeGreaterThan(3);
+  });
+
+  it('tells a scale that sticks from a load that hangs', async () => {
+    const view = await opened({}, scaleAfter(75));
+    await view.press('The scale sticks');
+    expect(view.text()).toContain('the scale sticks. Stop until it reads again.');
+  });
+
+  it('says so when it stops, and the rest still works', async () => {
+    const line = new Subject<ScaleReading>();
+    const view = await opened({ kg: 320, lagging: 'none' }, { readings: () => line });
+    await view.press('Comes up even');
+    line.error(new ScaleTrouble('The scale sends nothing any more. Stop until it reads again.'));
+    await view.settle();
+    expect(view.text()).toContain('The scale sends nothing any more.');
+    await view.press('Read the crane scale');
+    await view.settle();
+    expect(view.text()).toContain('320 of');
   });
 });

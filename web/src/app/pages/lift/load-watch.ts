@@ -1,10 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { amount, oneOf } from '@brisk/contracts/fields';
 import { LAGGING, type JobState, type Lagging } from '@brisk/core/ledger';
 import { hangingKg, judgeLoad, lastLoad, legsOf, suspectsOf, type LoadJudgement } from '@brisk/core/lift';
+import { SCALE_MODES, scaleFault, type ScaleFault, type ScaleMode, type ScaleReading } from '@brisk/core/rigging';
+import { operationId } from '@brisk/core/teardown';
 import { sentence } from '@brisk/core/words';
+import type { Subscription } from 'rxjs';
 import { GearShed } from '../../planning/gear-shed';
+import { ScaleLine, ScaleTrouble } from '../../planning/scale-line';
+import { House } from '../../session/house';
+import { Selection } from '../../session/selection';
 import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
 import { HoldActions } from '../../working-step/hold-actions';
@@ -24,6 +30,20 @@ const JUDGED: Readonly<Record<LoadJudgement['is'], string>> = {
   'far ahead': 'Stop and let it down. Far more than hangs on it: something holds fast.',
 };
 
+const AHEAD: ReadonlySet<LoadJudgement['is']> = new Set(['ahead', 'far ahead']);
+const FAULT_WORDS: Readonly<Record<ScaleFault, string>> = {
+  'stands still': 'It shows the very same all the time: the scale sticks. Stop until it reads again.',
+  creeps: 'It creeps up although nobody lifts: let it down, and set the scale to nought.',
+};
+const MODE_WORDS: Readonly<Record<ScaleMode, string>> = {
+  even: 'Comes up even',
+  snag: 'Something snags',
+  stick: 'The scale sticks',
+  drift: 'The scale drifts',
+};
+/** Readings that are kept to judge the scale by. */
+const KEPT = 80;
+
 /** What the hook carries, as a crane scale says, held against what should hang, and what may still be on. */
 @Component({
   selector: 'bl-load-watch',
@@ -40,19 +60,76 @@ export class LoadWatch {
   protected readonly holds = inject(HoldActions);
   protected readonly sentence = sentence;
 
+  private readonly house = inject(House);
+  private readonly line = inject(ScaleLine);
+  private readonly selection = inject(Selection);
+  protected readonly modes = SCALE_MODES;
+  protected readonly modeWords = MODE_WORDS;
+
+  /** The simulated scale while it runs: what it is told to do, and what it has sent lately. */
+  protected readonly scale = signal<
+    { readonly mode: ScaleMode; readonly readings: readonly ScaleReading[] } | undefined
+  >(undefined);
+  protected readonly scaleTrouble = signal('');
+  private listening: Subscription | undefined;
+  protected readonly live = computed(() => {
+    const readings = this.scale()?.readings ?? [];
+    const last = readings.at(-1);
+    if (!last) return undefined;
+    const { is } = judgeLoad(this.expectedKg(), last.kg);
+    const fault = scaleFault(readings);
+    return {
+      kg: last.kg,
+      words: fault ? FAULT_WORDS[fault] : JUDGED[is],
+      stop: AHEAD.has(is),
+      wrong: fault !== undefined,
+    };
+  });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.listening?.unsubscribe());
+  }
+
+  /** Switches the simulated scale on, doing as `mode` says, or off. */
+  protected listen(mode: ScaleMode | undefined): void {
+    this.listening?.unsubscribe();
+    this.scaleTrouble.set('');
+    this.scale.set(mode && { mode, readings: [] });
+    if (!mode) return;
+    this.listening = this.line.readings(this.expectedKg(), mode).subscribe({
+      next: (reading) =>
+        this.scale.update((before) => before && { mode, readings: [...before.readings.slice(1 - KEPT), reading] }),
+      error: (error: unknown) => {
+        this.scale.set(undefined);
+        this.scaleTrouble.set(error instanceof ScaleTrouble ? error.message : 'The scale cannot be read.');
+      },
+    });
+  }
+
+  /** Writes down what the scale reads now. */
+  protected note(): void {
+    const live = this.live();
+    if (live) this.recorder.record(`${live.kg} kg noted`, { kind: 'load-read', kg: live.kg });
+  }
+
+  protected toStep(connection: string): void {
+    this.selection.pick(operationId.open(connection));
+  }
+
   protected readonly expectedKg = computed(() => Math.round(hangingKg(this.state())));
   private readonly last = computed(() => lastLoad(this.state()));
   protected readonly judged = computed(() => {
     const last = this.last();
     if (!last) return undefined;
     const { is } = judgeLoad(this.expectedKg(), last.kg);
-    return { kg: last.kg, words: JUDGED[is], stop: is === 'ahead' || is === 'far ahead' };
+    return { kg: last.kg, words: JUDGED[is], stop: AHEAD.has(is) };
   });
+  private readonly ahead = computed(() => (this.judged()?.stop ?? false) || (this.live()?.stop ?? false));
   protected readonly suspects = computed(() => {
-    if (!this.judged()?.stop) return [];
+    if (!this.ahead()) return [];
     const measured = inMeasure(this.state(), this.shed.gear());
     const [leg] = measured && 'lift' in measured ? legsOf(measured.lift) : [];
-    return suspectsOf(this.state(), leg, this.last()?.lagging);
+    return suspectsOf(this.state(), leg, this.last()?.lagging, this.house.knowledge().found);
   });
 
   protected async read(): Promise<void> {
