@@ -7,7 +7,9 @@ import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { completed, compose, templateOf } from '@brisk/core/layouts';
 import { RULES_NOW } from '@brisk/core/connection-map';
-import { hasRun, isDone, openItems, setsOf, stopOf } from '@brisk/core/ledger';
+import { gateOf, hasRun, isDone, isOpen, openItems, setsOf, stopOf } from '@brisk/core/ledger';
+import { findWay, hangingKg, legsOf, liftFor, movesToTake } from '@brisk/core/lift';
+import { levellerFor } from '@brisk/core/rigging';
 import { positionsOf } from '@brisk/core/fasteners';
 import { interfacesOf, swapWork } from '@brisk/core/swap';
 import { LIFT, usualSettings } from '@brisk/core/planning';
@@ -496,6 +498,53 @@ function loader() {
   return crew;
 }
 
+/** One that hangs half-way: its moves reckoned from what was measured, a snag felt, found and put on the map. */
+function tractor() {
+  const crew = begin(
+    'tractor',
+    '2026-11-16',
+    {
+      title: 'Tractor 3: clutch slips',
+      machine: 'Halden Mule 1.9, baggage tractor no. 3',
+      reason: 'same-back',
+      crew: ['Mika', 'Kamal'],
+      note: 'Slips under a full train of carts. Clutch, release bearing and rear seal while it is out.',
+      dueOn: '2026-12-01',
+    },
+    { layout: 'longitudinal-manual', choices: {}, powerpack: 'engine-with-gearbox', route: 'top' },
+  );
+  measured(crew, 'Mika', { bulkhead: 368, cowl: 946, slam: 462, radiator: 52, pulley: 566, crank: 452, top: 414 });
+  crew.workUntil((state) => stopOf(state) === 'lift');
+  const lift = liftFor(crew.state);
+  const [leg] = legsOf(lift);
+  const { moves } = last(findWay(lift, 0, () => undefined));
+  const leveller = levellerFor(lift.gear, leg.massKg);
+  crew.write('Mika', 6, { kind: 'moves-taken', ...movesToTake(crew.state.plan, lift, leg, moves, leveller) });
+  crew.workUntil((state) => isDone(state, 'lift:first-inch'));
+  crew.write('Kamal', 2, { kind: 'load-read', kg: Math.round(hangingKg(crew.state) * 1.28), lagging: 'rear' });
+  crew.write('Kamal', 4, {
+    kind: 'connection-found',
+    alreadyOpen: false,
+    connection: {
+      id: 'found-bell-strap',
+      name: 'the second ground strap behind the bell housing',
+      kind: 'ground',
+      between: ['gearbox', 'body'],
+      station: 'underside',
+      height: 'raised',
+    },
+  });
+  crew.workUntil((state) => isOpen(state, 'found-bell-strap') && gateOf(state, 'pre-lift').signed !== undefined);
+  crew.write('Kamal', 3, { kind: 'load-read', kg: Math.round(hangingKg(crew.state)) + 4 });
+  const half = crew.state.moves.out.length / 2;
+  crew.workUntil((state) => isDone(state, `lift:move-${Math.ceil(half)}`));
+  return crew;
+}
+
+function last(generator) {
+  for (let step = generator.next(); ; step = generator.next()) if (step.done) return step.value;
+}
+
 /** A heavy one under a tilting cab, finished: the record of a whole job, with one connection nobody knew of. */
 function tender() {
   const crew = begin(
@@ -590,7 +639,7 @@ function tender() {
   return crew;
 }
 
-for (const crew of [minibus(), deicer(), sweeper(), tug(), loader(), tender()]) {
+for (const crew of [minibus(), deicer(), sweeper(), tug(), loader(), tractor(), tender()]) {
   const bundle = {
     format: 'brisk-ledger-job',
     version: 3,

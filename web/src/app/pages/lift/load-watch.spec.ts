@@ -71,6 +71,7 @@ describe('the load, watched', () => {
 describe('the simulated scale', () => {
   it('is read live, and what it reads is written down', async () => {
     const view = await opened({}, scaleAfter(50));
+    await view.press('Simulated scale');
     await view.press('Comes up even');
     expect(view.text()).toContain('About what should hang.');
     await view.press('Write this down');
@@ -82,6 +83,7 @@ describe('the simulated scale', () => {
 
   it('stops loudly when something snags, and names what may hold', async () => {
     const view = await opened({}, scaleAfter(70));
+    await view.press('Simulated scale');
     await view.press('Something snags');
     expect(view.element.querySelector('.live.stop [role=alert]')?.textContent).toMatch(/^Stop/);
     expect(view.element.querySelectorAll('li').length).toBeGreaterThan(3);
@@ -89,6 +91,7 @@ describe('the simulated scale', () => {
 
   it('tells a scale that sticks from a load that hangs', async () => {
     const view = await opened({}, scaleAfter(75));
+    await view.press('Simulated scale');
     await view.press('The scale sticks');
     expect(view.text()).toContain('the scale sticks. Stop until it reads again.');
   });
@@ -96,6 +99,7 @@ describe('the simulated scale', () => {
   it('says so when it stops, and the rest still works', async () => {
     const line = new Subject<ScaleReading>();
     const view = await opened({ kg: 320, lagging: 'none' }, { readings: () => line });
+    await view.press('Simulated scale');
     await view.press('Comes up even');
     line.error(new ScaleTrouble('The scale sends nothing any more. Stop until it reads again.'));
     await view.settle();

@@ -71,6 +71,8 @@ export class LoadWatch {
     { readonly mode: ScaleMode; readonly readings: readonly ScaleReading[] } | undefined
   >(undefined);
   protected readonly scaleTrouble = signal('');
+  /** Whether what the simulated scale can do is shown. */
+  protected readonly trying = signal(false);
   private listening: Subscription | undefined;
   protected readonly live = computed(() => {
     const readings = this.scale()?.readings ?? [];
