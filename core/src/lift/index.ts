@@ -2,6 +2,7 @@
  * The lift of one job in true measure: what hangs on the hook now, what still stands round it, the way it goes, that way
  * as moves a person can do, and what taking off one more part would buy.
  */
+export { bellFaceMm, judgeBellGap, type BellGaps, type BellJudgement } from './bell-gap.js';
 export { findWay, type WayFound } from './find-way.js';
 export { fluidInside, hangingKg, type FluidInside } from './fluid-inside.js';
 export { fromBelow, type FromBelow } from './from-below.js';

@@ -12,6 +12,10 @@ const AT_WORDS: Readonly<Record<StandingAt, string>> = {
   out: 'Powerpack out',
 };
 
+/** What is left free before the nose on the picture, and how finely a stand is moved, in mm. */
+const BEFORE_NOSE_MM = 200;
+const STEP_MM = 10;
+
 /** How the machine stands on its supports while its weight leaves it. */
 @Component({
   selector: 'bl-lift-balance',
@@ -25,6 +29,8 @@ export class LiftBalance {
   private readonly inMeasure = inject(LiftInMeasure);
   protected readonly stands = CAUTION_WORDS.stands;
   protected readonly edge = Math.round(EDGE_SHARE * 100);
+  /** The stand that hangs on somebody’s finger. */
+  protected readonly held = signal<keyof Footing | undefined>(undefined);
   private readonly moved = signal<Partial<Footing>>({});
 
   protected readonly upset = this.inMeasure.wrong;
@@ -84,7 +90,7 @@ export class LiftBalance {
     const usual = this.usual();
     const footing = this.footing();
     if (!usual || !footing) return undefined;
-    const x = (mm: number) => nose + 200 - mm;
+    const x = (mm: number) => nose + BEFORE_NOSE_MM - mm;
     return {
       viewBox: `0 0 ${nose - tail + 400} 1500`,
       width: nose - tail,
@@ -95,6 +101,25 @@ export class LiftBalance {
       centres: this.stages().map(({ xMm, words, is }, index) => ({ x: x(xMm), words, is, y: 300 + index * 190 })),
     };
   });
+
+  /** Follows the hand with a stand; the sliders below do the same without a mouse. */
+  protected grab(event: PointerEvent, which: keyof Footing): void {
+    (event.target as Element).setPointerCapture(event.pointerId);
+    this.held.set(which);
+  }
+
+  protected drag(event: PointerEvent): void {
+    const which = this.held();
+    const sheet = (event.currentTarget as SVGSVGElement).getScreenCTM();
+    if (!which || !sheet) return;
+    const { nose, tail } = this.ends();
+    const at = nose + BEFORE_NOSE_MM - new DOMPoint(event.clientX, event.clientY).matrixTransform(sheet.inverse()).x;
+    this.move({ [which]: Math.min(nose, Math.max(tail, Math.round(at / STEP_MM) * STEP_MM)) });
+  }
+
+  protected letGo(): void {
+    this.held.set(undefined);
+  }
 
   protected mm = (mm: number): number => Math.abs(mm);
   protected side = (mm: number): string => (mm > 0 ? 'before' : 'behind');

@@ -11,11 +11,12 @@ import { Keys } from '../../ui/keys';
 import { PlanDraft } from '../../planning/plan-draft';
 import { HoldActions } from '../../working-step/hold-actions';
 import { StepInHand } from '../../working-step/step-in-hand';
+import { BellGap } from './bell-gap';
 
 /** The way back: in before lowering, down, by fingers, seated, torqued, connected, filled, battery last. */
 @Component({
   selector: 'bl-refit',
-  imports: [MatButton, MatExpansionModule, MatIcon, RouterLink, StepInHand],
+  imports: [BellGap, MatButton, MatExpansionModule, MatIcon, RouterLink, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './refit.html',
   styleUrl: './refit.scss',
@@ -32,6 +33,11 @@ export class Refit {
     if (!state) return undefined;
     if (unsettled(state, 'lift').length > 0) return 'too-soon';
     return unsettled(state, 'refit').length === 0 ? 'finished' : 'working';
+  });
+  /** Whether it is still on its way in. */
+  protected readonly goingIn = computed(() => {
+    const state = this.desk.state();
+    return state !== undefined && unsettled(state, 'refit').some(({ kind }) => kind === 'lower');
   });
   protected readonly open = computed(() => {
     const state = this.desk.state();
