@@ -9,7 +9,6 @@ import { completed, compose, templateOf } from '@brisk/core/layouts';
 import { RULES_NOW } from '@brisk/core/connection-map';
 import { gateOf, hasRun, isDone, isOpen, openItems, setsOf, stopOf } from '@brisk/core/ledger';
 import { findWay, hangingKg, legsOf, liftFor, movesToTake } from '@brisk/core/lift';
-import { levellerFor } from '@brisk/core/rigging';
 import { positionsOf } from '@brisk/core/fasteners';
 import { interfacesOf, swapWork } from '@brisk/core/swap';
 import { LIFT, usualSettings } from '@brisk/core/planning';
@@ -518,8 +517,7 @@ function tractor() {
   const lift = liftFor(crew.state);
   const [leg] = legsOf(lift);
   const { moves } = last(findWay(lift, 0, () => undefined));
-  const leveller = levellerFor(lift.gear, leg.massKg);
-  crew.write('Mika', 6, { kind: 'moves-taken', ...movesToTake(crew.state.plan, lift, leg, moves, leveller) });
+  crew.write('Mika', 6, { kind: 'moves-taken', ...movesToTake(crew.state.plan, lift, [{ leg, moves }]) });
   crew.workUntil((state) => isDone(state, 'lift:first-inch'));
   crew.write('Kamal', 2, { kind: 'load-read', kg: Math.round(hangingKg(crew.state) * 1.28), lagging: 'rear' });
   crew.write('Kamal', 4, {

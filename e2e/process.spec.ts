@@ -4,6 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 
+/** A server that starts beside other browsers takes its time. */
+const OPENS = { timeout: 30_000 };
 const main = new URL('../server/dist/main.js', import.meta.url).pathname;
 
 /** The server as a process of its own, with what it says and how it ends. */
@@ -45,7 +47,7 @@ test.describe('the server as a process', () => {
   test('backs its data up by itself, and stops cleanly while at it', async ({ request }) => {
     const backups = `${folder}-backups`;
     const server = start({ BRISK_PORT: '4395', BRISK_DATA: folder, BRISK_BACKUP: backups });
-    await expect.poll(server.said).toContain('is open');
+    await expect.poll(server.said, OPENS).toContain('is open');
     const last = async () =>
       ((await (await request.get('http://127.0.0.1:4395/api/backup')).json()) as { last?: { jobs: number } }).last;
     await expect.poll(last, { timeout: 25_000 }).toMatchObject({ jobs: 0 });
@@ -57,7 +59,7 @@ test.describe('the server as a process', () => {
 
   test('is back on its data at once after it was killed, with all it had answered', async ({ request }) => {
     const first = start({ BRISK_PORT: '4394', BRISK_DATA: folder });
-    await expect.poll(first.said).toContain('is open');
+    await expect.poll(first.said, OPENS).toContain('is open');
     const address = 'http://127.0.0.1:4394';
     const id = '7c9e6679-7425-40de-944b-e07fc1f90ae7';
     const begun = await request.post(`${address}/api/jobs`, {
@@ -76,7 +78,7 @@ test.describe('the server as a process', () => {
     first.child.kill('SIGKILL');
     await first.ended;
     const second = start({ BRISK_PORT: '4394', BRISK_DATA: folder });
-    await expect.poll(second.said).toContain('is open');
+    await expect.poll(second.said, OPENS).toContain('is open');
     expect((await request.get(`${address}/api/jobs/${id}`)).status()).toBe(200);
     second.child.kill('SIGTERM');
     expect(await second.ended).toBe(0);

@@ -9,8 +9,6 @@ const VIEWS: Readonly<Record<string, readonly string[]>> = {
     '/plan?step=open:downpipe-turbo',
     '/strip',
     '/lift',
-    '/lift/way',
-    '/lift/rig',
     '/lift/balance',
     '/lift/gear',
     '/bench',

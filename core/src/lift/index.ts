@@ -14,6 +14,6 @@ export { moveWords } from './move-words.js';
 export { GO_MM, goesOf, movesAlong, wayBack, type Move, type MoveKind, type MovePart } from './moves.js';
 export { poseWords, seatedInEachOther, verdictOf, type Verdict } from './verdict.js';
 export { footingsOf, standingsOf, type Footing, type Standing, type StandingAt } from './stands.js';
-export { movesHold, movesToTake } from './take-moves.js';
+export { movesHold, movesToTake, type LegWithMoves } from './take-moves.js';
 export { rigOf, USUAL_PICKS, type Picks, type Rig } from './rig.js';
 export { offersFor, type Offer } from './offers.js';

@@ -1,6 +1,6 @@
 import type { JobPlan } from '../connection-map/index.js';
-import type { Leveller } from '../rigging/index.js';
-import type { MovesOut, MoveStep } from '../work/index.js';
+import { levellerFor } from '../rigging/index.js';
+import type { FurtherLeg, LegMoves, MovesOut, MoveStep } from '../work/index.js';
 import { liftFor } from './lift-for.js';
 import type { LiftLeg, LiftOf } from './legs.js';
 import equal from 'fast-deep-equal';
@@ -13,15 +13,34 @@ const GO_MIN = 0.8;
 const DEGREE_MIN = 0.12;
 const LOOK_MIN = 0.6;
 
-/** The moves of a leg as steps a crew can take, out and back, in goes of so many millimetres. */
+/** One leg of a lift with the moves it goes by. */
+export interface LegWithMoves {
+  readonly leg: LiftLeg;
+  readonly moves: readonly Move[];
+}
+
+/**
+ * The moves of every leg of a lift as steps a crew can take, out and back, in goes of so many millimetres. Nothing where
+ * there is no leg, or nobody wrote down between which steps a further one stands.
+ */
 export function movesToTake(
   { powerpack, route }: Pick<JobPlan, 'powerpack' | 'route'>,
-  lift: Pick<LiftOf, 'off' | 'shape'>,
-  leg: LiftLeg,
-  moves: readonly Move[],
-  leveller: Leveller,
+  lift: Pick<LiftOf, 'off' | 'shape' | 'gear'>,
+  legs: readonly LegWithMoves[],
   goMm = GO_MM,
-): MovesOut {
+): MovesOut | undefined {
+  const [first, ...more] = legs.map((one) => legMoves(one, lift, goMm));
+  if (!first) return undefined;
+  const then = more.flatMap((moves, index): readonly FurtherLeg[] => {
+    const between = legs[index + 1]?.leg.leg.between;
+    return between ? [{ ...moves, ...between }] : [];
+  });
+  if (then.length < more.length) return undefined;
+  return { powerpack, route, ...reckonedFor(lift), ...first, ...(then.length > 0 ? { then } : {}) };
+}
+
+function legMoves({ leg, moves }: LegWithMoves, { gear }: Pick<LiftOf, 'gear'>, goMm: number): LegMoves {
+  const leveller = levellerFor(gear, leg.massKg);
   const step = (move: Move): MoveStep => {
     const likely = LOOK_MIN + goesOf(move, goMm) * GO_MIN + Math.abs(move.to.tiltDeg - move.from.tiltDeg) * DEGREE_MIN;
     const round = (minutes: number) => Math.max(0.5, Math.round(minutes * 2) / 2);
@@ -34,9 +53,6 @@ export function movesToTake(
   };
   const { xMm, yMm } = leg.drawnOff;
   return {
-    powerpack,
-    route,
-    ...reckonedFor(lift),
     out: moves.map(step),
     back: wayBack(moves).map(step),
     carriedBy: leg.leg.by,

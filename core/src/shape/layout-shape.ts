@@ -19,6 +19,8 @@ export interface Leg {
   readonly tiltDeg: Interval;
   /** How far it is drawn straight off its shaft first, in mm; above zero towards the pulley. */
   readonly drawOffMm?: number;
+  /** A leg after the first: the layout’s own step between it and the one before, on the way out and on the way back. */
+  readonly between?: { readonly after: string; readonly before: string };
 }
 
 /** Where a plane is: so many mm from another, in the direction its axis counts, or from the origin of the machine. */

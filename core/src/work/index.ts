@@ -26,7 +26,15 @@ import {
   type Teardown,
 } from '../teardown/index.js';
 
-export { byMoves, CARRIED_BY, type CarriedBy, type MovesOut, type MoveStep } from './by-moves.js';
+export {
+  byMoves,
+  CARRIED_BY,
+  type CarriedBy,
+  type FurtherLeg,
+  type LegMoves,
+  type MovesOut,
+  type MoveStep,
+} from './by-moves.js';
 
 export interface Work extends PrecedenceGraph {
   readonly plan: JobPlan;

@@ -1,4 +1,4 @@
-import { CARRIED_BY, type MoveStep } from '@brisk/core/work';
+import { CARRIED_BY, type FurtherLeg, type MoveStep } from '@brisk/core/work';
 import type { ThreePointMinutes } from '@brisk/core/connection-map';
 import { id, list, mapOf, oneOf, optionalText, positive, text, yesOrNo } from '../../fields.js';
 import { record } from '../../record.js';
@@ -33,4 +33,16 @@ export const movesTakenSchema: EntrySchema<'moves-taken'> = entry('moves-taken',
   back: moves(),
   carriedBy: oneOf(CARRIED_BY),
   drawnOff: yesOrNo(),
+  then: list(
+    record<FurtherLeg>({
+      after: id(),
+      before: id(),
+      out: moves(),
+      back: moves(),
+      carriedBy: oneOf(CARRIED_BY),
+      drawnOff: yesOrNo(),
+    }),
+    4,
+    1,
+  ).optional(),
 });

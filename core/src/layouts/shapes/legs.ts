@@ -25,5 +25,8 @@ export const lengthwiseWays: Readonly<Record<string, readonly Leg[]>> = {
   top: [upLengthwise],
   'top-engine': [engineOffLengthwise],
   under: [gearboxOffLengthwise],
-  split: [gearboxOffLengthwise, { ...upLengthwise, roots: ['engine'] }],
+  split: [
+    gearboxOffLengthwise,
+    { ...upLengthwise, roots: ['engine'], between: { after: 'stand-away', before: 'stand-back' } },
+  ],
 };

@@ -26,6 +26,8 @@ export const movesTaken: EntryRules<MovesTaken> = {
       return refuse('sense', 'These moves are of another way out than the one of this plan. Look for the way anew.');
     if (routeOf(state.plan).liftSteps.length < 2)
       return refuse('sense', 'This route says too little of its way out for moves to stand between.');
+    if (byMoves(state.plan, moves) === state.plan)
+      return refuse('sense', 'This route has not the steps its legs stand between. Look for the way anew.');
     return unworkable(state, moves);
   },
   fold(draft, { kind: _kind, id: _id, at: _at, by: _by, ...moves }) {
@@ -34,7 +36,10 @@ export const movesTaken: EntryRules<MovesTaken> = {
   },
   stop: () => 'lift',
   minutes: 'by-itself',
-  words: ({ out }) => `The lift goes by ${several(out.length, 'move')} worked out for this machine`,
+  words: ({ out, then = [] }) => {
+    const count = out.length + then.reduce((sum, leg) => sum + leg.out.length, 0);
+    return `The lift goes by ${several(count, 'move')} worked out for this machine`;
+  },
 };
 
 function unworkable(state: JobState, moves: MovesOut): readonly Refusal[] {

@@ -5,6 +5,7 @@ import {
   DestroyRef,
   effect,
   inject,
+  linkedSignal,
   signal,
   untracked,
 } from '@angular/core';
@@ -135,6 +136,16 @@ export class LiftWay {
     };
   });
 
+  /** The ways to go by, leg by leg, as far as they were looked for. */
+  private readonly foundOf = linkedSignal<unknown, ReadonlyMap<number, WayFound>>({
+    source: () => this.shaped(),
+    computation: () => new Map(),
+  });
+  /** The leg that has to be looked at before the moves can be taken. */
+  protected readonly otherLeg = computed(() => {
+    const missing = this.legs().findIndex((_leg, index) => !this.foundOf().has(index));
+    return missing >= 0 && missing !== this.leg() && this.found()?.fine ? missing : undefined;
+  });
   /** What somebody chose one go to be; absent: that of the moves that were taken, or the usual. */
   private readonly chosenGoMm = signal<number | undefined>(undefined);
   protected readonly goes = GOES_MM;
@@ -169,7 +180,11 @@ export class LiftWay {
       });
       if (!shaped) return;
       running = this.search.find({ facts: shaped.facts, plan: shaped.plan, leg }).subscribe({
-        next: (found) => this.found.set(found),
+        next: (found) => {
+          this.found.set(found);
+          const goes = found.fine && found.way && found.way !== 'none' && found.way.clearanceMm > 0;
+          if (goes && found.moves.length > 0) this.foundOf.update((before) => new Map(before).set(leg, found));
+        },
         error: (error: unknown) => this.trouble.set(error instanceof Error ? error.message : String(error)),
       });
     });
@@ -179,16 +194,15 @@ export class LiftWay {
     });
   }
 
-  /** The moves as steps of the lift, once they are the ones to go by; only where it leaves in one leg. */
+  /** The moves of every leg as steps of the lift, once they are the ones to go by. */
   private stepsBy(goMm: number): MovesOut | undefined {
-    const found = this.found();
-    const leg = this.here();
     const shaped = this.shaped();
-    const goes = (this.way()?.clearanceMm ?? 0) > 0;
-    if (!leg || !shaped || !found?.fine || !goes || found.moves.length === 0 || this.legs().length !== 1)
-      return undefined;
-    const { lift, plan } = shaped;
-    return movesToTake(plan, lift, leg, found.moves, levellerFor(lift.gear, leg.massKg), goMm);
+    const legs = this.legs().flatMap((leg, index) => {
+      const found = this.foundOf().get(index);
+      return found ? [{ leg, moves: found.moves }] : [];
+    });
+    if (!shaped || legs.length < this.legs().length) return undefined;
+    return movesToTake(shaped.plan, shaped.lift, legs, goMm);
   }
 
   protected goBy(mm: number): void {
