@@ -20,6 +20,7 @@ const VIEWS: Readonly<Record<string, readonly string[]>> = {
   'Belt loader': ['/refit'],
   'De-icer': ['/bench', '/first-start', '/handover'],
   'Fire tender': ['/handover'],
+  'Ramp van': ['/lift/way'],
   'Tractor 3': ['/lift', '/lift/way', '/lift/rig'],
   Sweeper: ['/survey', '/survey/files', '/plan', '/plan/schools', '/plan/ways', '/plan/tools'],
   'Tug 2': ['/survey/donor', '/survey/joints', '/survey/pull'],

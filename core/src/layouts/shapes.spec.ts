@@ -28,6 +28,7 @@ function legs(template: Template, choices = {}) {
       shape,
       raisedMm: 350,
       fluids: [],
+      putOff: [],
       gear: FIRST_GEAR,
     }).map((leg) => ({
       way: `${powerpack.id} by ${route.id}`,

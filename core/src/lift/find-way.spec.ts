@@ -37,6 +37,30 @@ describe('the lift of a job', () => {
   });
 });
 
+describe('what was put off until later', () => {
+  const all = foldLedger(lengthwise, []);
+  const later = {
+    ...all,
+    progress: new Map([
+      ['remove:fan-shroud', { is: 'skipped', mode: 'later', reason: 'Rusted', at: '', by: '' } as never],
+    ]),
+  };
+
+  it('is still on, and is offered for what is left to do on it', () => {
+    const lift = liftFor(later);
+    if (!lift) throw new Error('Nobody drew it.');
+    expect(lift.off.has('fan-shroud')).toBe(false);
+    expect(lift.putOff.map(({ part }) => part)).toEqual(['fan-shroud']);
+    expect(lift.putOff[0]?.minutes).toBeGreaterThan(4);
+    const search = findWay(lift, 0, () => undefined);
+    let step = search.next();
+    while (!step.done) step = search.next();
+    expect(step.value.offers).toEqual([
+      expect.objectContaining({ part: 'fan-shroud', putOff: true, minutes: lift.putOff[0]?.minutes }),
+    ]);
+  });
+});
+
 describe('the way, told as it becomes known', () => {
   it('has a first answer, then the one to go by with its moves, then what helps', () => {
     const lift = liftFor(foldLedger(planOf('utility-belt', 'engine', 'top'), []));

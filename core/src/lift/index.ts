@@ -12,7 +12,7 @@ export { judgeLoad, lastLoad, suspectsOf, type LoadJudgement, type Suspect } fro
 export { measuresOf, type Measure } from './measures.js';
 export { moveWords } from './move-words.js';
 export { GO_MM, goesOf, movesAlong, wayBack, type Move, type MoveKind, type MovePart } from './moves.js';
-export { poseWords, seatedInEachOther, verdictOf, type Verdict } from './verdict.js';
+export { goesThrough, poseWords, seatedInEachOther, verdictOf, type Verdict } from './verdict.js';
 export { footingsOf, standingsOf, type Footing, type Standing, type StandingAt } from './stands.js';
 export { movesHold, movesToTake, type LegWithMoves } from './take-moves.js';
 export { rigOf, USUAL_PICKS, type Picks, type Rig } from './rig.js';

@@ -39,6 +39,8 @@ export interface LiftOf {
   readonly raisedMm: number;
   /** What is still inside of fluids, by the part that holds it. */
   readonly fluids: readonly { readonly part: PartId; readonly massKg: number }[];
+  /** Parts that were to be off and were put off until later, with what is left to do on them, out and back, in minutes. */
+  readonly putOff: readonly { readonly part: PartId; readonly minutes: number }[];
   /** What the shop lifts with. */
   readonly gear: LiftingGear;
 }

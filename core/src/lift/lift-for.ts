@@ -1,5 +1,5 @@
 import { lumpOf, routeOf, type JobPlan, type PartId } from '../connection-map/index.js';
-import { partsOut, type JobState } from '../ledger/index.js';
+import { isDone, partsOut, type JobState } from '../ledger/index.js';
 import { shapeOf } from '../layouts/index.js';
 import type { Measured } from '../shape/index.js';
 import { FIRST_GEAR, type LiftingGear } from '../rigging/index.js';
@@ -37,9 +37,21 @@ export function liftFacts(state: JobState, gear: LiftingGear = FIRST_GEAR): Lift
     off: new Set([...partsOut(state), ...planned]),
     measured: Object.fromEntries(state.measured),
     raisedMm: raised ? RAISED_MM : 0,
+    putOff: [...operations.values()].flatMap(({ kind, part }) =>
+      kind === 'remove' && part !== undefined && passedOver(part) ? [{ part, minutes: minutesLeft(state, part) }] : [],
+    ),
     fluids: fluidInside(state).map(({ part, massKg }) => ({ part, massKg })),
     gear,
   };
+}
+
+/** What is left to do, out and back, for `part` to be off at the lift, in likely minutes. */
+function minutesLeft(state: JobState, part: PartId): number {
+  const ties = (connection: string | undefined) =>
+    state.work.connections.get(connection ?? '')?.between.includes(part) ?? false;
+  return [...state.work.operations.values()]
+    .filter(({ id, part: of, connection }) => (of === part || ties(connection)) && !isDone(state, id))
+    .reduce((sum, { minutes }) => sum + minutes.likely, 0);
 }
 
 /**

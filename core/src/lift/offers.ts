@@ -1,6 +1,7 @@
 import { closely, COARSE, Gaps, wayThrough, type Gap, type WayThrough } from '../clearance/index.js';
 import type { PartId } from '../connection-map/index.js';
 import { legsOf, type LiftOf } from './legs.js';
+import { goesThrough } from './verdict.js';
 
 /** A part that could come off as well, and what that buys. */
 export interface Offer {
@@ -11,6 +12,8 @@ export interface Offer {
   readonly gainMm: number;
   /** What it costs: minutes of work to take it off and put it back. */
   readonly minutes: number;
+  /** It was to be off, and was put off until later. */
+  readonly putOff: boolean;
 }
 
 /** Less is not worth a spanner, in mm. */
@@ -41,24 +44,25 @@ export function* offersFor(
   const parts = [...near]
     .sort(([, one], [, other]) => one.mm - other.mm)
     .flatMap(([part]) => {
-      const minutes = lift.map.parts.some(({ id }) => id === part) ? minutesOf(part) : undefined;
-      return minutes === undefined ? [] : [{ part, minutes }];
+      const putOff = lift.putOff.find((one) => one.part === part);
+      const minutes = putOff?.minutes ?? (lift.map.parts.some(({ id }) => id === part) ? minutesOf(part) : undefined);
+      return minutes === undefined ? [] : [{ part, minutes, putOff: putOff !== undefined }];
     })
     .slice(0, MOST_TRIED);
   const offers: Offer[] = [];
-  for (const [index, { part, minutes }] of parts.entries()) {
+  for (const [index, { part, minutes, putOff }] of parts.entries()) {
     const without = yield* coarse({ ...lift, off: new Set([...lift.off, part]) }, leg, index, parts.length);
     const gainMm = without ? roomOf(without) - roomOf(way) : 0;
     if (!without || gainMm < WORTH_MM) continue;
     const name = lift.map.parts.find(({ id }) => id === part)?.name ?? part;
-    offers.push({ part, name, clearanceMm: without.clearanceMm, gainMm, minutes });
+    offers.push({ part, name, clearanceMm: without.clearanceMm, gainMm, minutes, putOff });
   }
   return offers.sort((one, other) => other.gainMm / other.minutes - one.gainMm / one.minutes);
 }
 
 /** The room of a way once it has left its seat; what it overlaps, where it does not go. */
-function roomOf({ onTheWayMm, clearanceMm }: WayThrough): number {
-  return clearanceMm < 0 ? clearanceMm : onTheWayMm;
+function roomOf(way: WayThrough): number {
+  return goesThrough(way) ? way.onTheWayMm : way.clearanceMm;
 }
 
 function* coarse(lift: LiftOf, leg: number, index: number, count: number): Generator<number, WayThrough | undefined> {

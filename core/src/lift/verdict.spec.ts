@@ -2,7 +2,7 @@ import { COARSE, wayThrough } from '../clearance/index.js';
 import { compose, templateOf } from '../layouts/index.js';
 import { RULES_NOW } from '../connection-map/index.js';
 import { foldLedger } from '../ledger/index.js';
-import { legsOf, liftFor, measuresOf, poseWords, seatedInEachOther, verdictOf } from './index.js';
+import { goesThrough, legsOf, liftFor, measuresOf, poseWords, seatedInEachOther, verdictOf } from './index.js';
 
 const plan = { map: compose(templateOf('transverse-cradle')), powerpack: 'cradle', route: 'under', rules: RULES_NOW };
 
@@ -36,6 +36,12 @@ describe('what a way comes to', () => {
     expect(verdictOf(lift, leg, way).mm).toBeGreaterThan(20);
     expect(seatedInEachOther(leg)?.mm).toBeLessThan(-20);
     expect(seatedInEachOther(looked({}).leg)).toBeUndefined();
+  });
+
+  it('goes where things only touch as they are drawn', () => {
+    const { way } = looked({});
+    expect(goesThrough({ ...way, clearanceMm: -0.05 })).toBe(true);
+    expect(goesThrough({ ...way, clearanceMm: -0.2 })).toBe(false);
   });
 
   it('asks first for the measures the pinch hangs on, and shows all that were taken', () => {

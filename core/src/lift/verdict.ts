@@ -11,10 +11,18 @@ export interface Verdict {
   readonly unsureMm: number;
 }
 
+/** What only touches as it is drawn does not hold; deeper than this, in mm, nothing goes. */
+const TOUCHES_MM = 0.1;
+
+/** Whether a way lets anything through. */
+export function goesThrough({ clearanceMm }: WayThrough): boolean {
+  return clearanceMm > -TOUCHES_MM;
+}
+
 /** What `way` of `leg` comes to. */
 export function verdictOf({ shape }: Pick<LiftOf, 'shape'>, leg: LiftLeg, way: WayThrough): Verdict {
   const { clearanceMm, onTheWayMm, pinch } = way;
-  const goes = clearanceMm > 0;
+  const goes = goesThrough(way);
   const thing = (id: string | undefined) => [...leg.moving, ...leg.still].find((one) => one.id === id);
   const [one, other] = [thing(pinch?.moving.id), thing(pinch?.still.id)];
   return {

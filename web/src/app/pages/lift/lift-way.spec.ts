@@ -63,7 +63,14 @@ describe('the way through', () => {
   it('puts one more part off into the plan', async () => {
     class WithOffer extends OwnThreadWay {
       override find(asked: AskedWay) {
-        const offer = { part: 'alternator', name: 'alternator', clearanceMm: 40, gainMm: 12, minutes: 26 };
+        const offer = {
+          part: 'alternator',
+          name: 'alternator',
+          clearanceMm: 40,
+          gainMm: 12,
+          minutes: 26,
+          putOff: false,
+        };
         return of({ share: 1, way: 'none' as const, moves: [], fine: true, offers: asked.leg === 0 ? [offer] : [] });
       }
     }

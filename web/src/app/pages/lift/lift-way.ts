@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -12,10 +13,12 @@ import {
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatSliderModule } from '@angular/material/slider';
+import { RouterLink } from '@angular/router';
 import { positive } from '@brisk/contracts/fields';
 import { Gaps, poseBetween, SEATED, WIDE_MM, type Pose } from '@brisk/core/clearance';
 import {
   GO_MM,
+  goesThrough,
   measuresOf,
   moveWords,
   movesToTake,
@@ -30,6 +33,7 @@ import {
 import { levellerFor } from '@brisk/core/rigging';
 import { PLANES, type PlaneName } from '@brisk/core/shape';
 import type { MovesOut } from '@brisk/core/work';
+import { operationId } from '@brisk/core/teardown';
 import { sentence } from '@brisk/core/words';
 import equal from 'fast-deep-equal';
 import type { Subscription } from 'rxjs';
@@ -52,7 +56,7 @@ const GOES_MM = [25, 50, 100] as const;
 /** The way of the powerpack through its bay, played: where it pinches, how it is moved, what one more part off would buy. */
 @Component({
   selector: 'bl-lift-way',
-  imports: [BayFromTheSide, LiftTabs, MatButton, MatProgressBar, MatSliderModule],
+  imports: [BayFromTheSide, LiftTabs, MatButton, MatProgressBar, MatSliderModule, NgTemplateOutlet, RouterLink],
   providers: [LiftInMeasure],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lift-way.html',
@@ -77,6 +81,7 @@ export class LiftWay {
   protected readonly found = signal<WayFound | undefined>(undefined);
   protected readonly trouble = signal('');
   protected readonly taking = signal(false);
+  protected readonly removeOf = operationId.remove;
 
   protected readonly upset = this.inMeasure.wrong;
   protected readonly legs = this.inMeasure.legs;
@@ -182,7 +187,7 @@ export class LiftWay {
       running = this.search.find({ facts: shaped.facts, plan: shaped.plan, leg }).subscribe({
         next: (found) => {
           this.found.set(found);
-          const goes = found.fine && found.way && found.way !== 'none' && found.way.clearanceMm > 0;
+          const goes = found.fine && found.way && found.way !== 'none' && goesThrough(found.way);
           if (goes && found.moves.length > 0) this.foundOf.update((before) => new Map(before).set(leg, found));
         },
         error: (error: unknown) => this.trouble.set(error instanceof Error ? error.message : String(error)),
