@@ -1,4 +1,12 @@
-import { COARSE, FINE, wayThrough, type Fineness, type WayThrough } from '../clearance/index.js';
+import {
+  COARSE,
+  FINE,
+  pushedAside,
+  wayThrough,
+  type Fineness,
+  type PushedAside,
+  type WayThrough,
+} from '../clearance/index.js';
 import type { PartId } from '../connection-map/index.js';
 import { legsOf, type LiftOf } from './legs.js';
 import { movesAlong, type Move } from './moves.js';
@@ -13,6 +21,8 @@ export interface WayFound {
   readonly moves: readonly Move[];
   /** Whether the way is the one to go by, and not a first answer. */
   readonly fine: boolean;
+  /** Where pushing it to one side gives more room; absent where it gives none, or nobody has looked yet. */
+  readonly aside?: PushedAside;
   /** What one more part off would buy; absent until every part near the way has been tried. */
   readonly offers?: readonly Offer[];
 }
@@ -21,7 +31,7 @@ const NOTHING_YET: WayFound = { share: 0, moves: [], fine: false };
 
 /**
  * The way through of one leg, told as it becomes known: a first answer on a coarse grid, the one to go by, its moves, then
- * what one more part off would buy. Throws `SceneError`.
+ * whether pushing it aside helps and what one more part off would buy. Throws `SceneError`.
  */
 export function* findWay(
   lift: LiftOf,
@@ -49,8 +59,12 @@ export function* findWay(
     yield found;
   }
   if (found.way === undefined || found.way === 'none') return { ...found, share: 1, offers: [] };
-  const trying = offersFor(lift, leg, found.way, minutesOf);
+  const pushing = pushedAside(scene, found.way);
+  let push = pushing.next();
+  for (; !push.done; push = pushing.next()) yield { ...found, share: 0.6 + 0.1 * push.value };
+  if (push.value) found = { ...found, aside: push.value };
+  const trying = offersFor(lift, leg, found.way as WayThrough, minutesOf);
   let step = trying.next();
-  for (; !step.done; step = trying.next()) yield { ...found, share: 0.6 + 0.4 * step.value };
+  for (; !step.done; step = trying.next()) yield { ...found, share: 0.7 + 0.3 * step.value };
   return { ...found, share: 1, offers: step.value };
 }

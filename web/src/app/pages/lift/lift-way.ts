@@ -166,6 +166,18 @@ export class LiftWay {
     return moves === undefined ? 'none' : equal(moves, steps) ? 'these' : 'others';
   });
 
+  /** Where pushing it to one side gives more room. */
+  protected readonly aside = computed(() => {
+    const aside = this.found()?.aside;
+    return (
+      aside && {
+        by: `${Math.round(Math.abs(aside.yMm))} mm to the ${aside.yMm > 0 ? 'left' : 'right'}`,
+        where: poseWords(aside.at),
+        mm: Math.floor(aside.clearanceMm),
+      }
+    );
+  });
+
   protected readonly measures = computed(() => {
     const shape = this.shaped()?.lift.shape;
     return shape ? measuresOf(shape, this.way()?.pinch) : [];
