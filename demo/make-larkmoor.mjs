@@ -516,8 +516,11 @@ function tractor() {
   crew.workUntil((state) => stopOf(state) === 'lift');
   const lift = liftFor(crew.state);
   const [leg] = legsOf(lift);
-  const { moves } = last(findWay(lift, 0, () => undefined));
-  crew.write('Mika', 6, { kind: 'moves-taken', ...movesToTake(crew.state.plan, lift, [{ leg, moves }]) });
+  const { moves, back } = last(findWay(lift, 0, () => undefined));
+  crew.write('Mika', 6, {
+    kind: 'moves-taken',
+    ...movesToTake(crew.state.plan, lift, [{ leg, moves, ...(back ? { back: back.moves } : {}) }]),
+  });
   crew.workUntil((state) => isDone(state, 'lift:first-inch'));
   crew.write('Kamal', 2, { kind: 'load-read', kg: Math.round(hangingKg(crew.state) * 1.28), lagging: 'rear' });
   crew.write('Kamal', 4, {

@@ -29,6 +29,7 @@ function legs(template: Template, choices = {}) {
       raisedMm: 350,
       fluids: [],
       putOff: [],
+      inFirst: new Set(),
       gear: FIRST_GEAR,
     }).map((leg) => ({
       way: `${powerpack.id} by ${route.id}`,

@@ -2,7 +2,17 @@ import { foldLedger } from '../ledger/index.js';
 import { compose, templateOf } from '../layouts/index.js';
 import { RULES_NOW, type JobPlan } from '../connection-map/index.js';
 import { FIRST_GEAR, RiggingError } from '../rigging/index.js';
-import { findWay, legsOf, liftFor, minutesToTakeOff, rigOf, USUAL_PICKS, withoutPart, type WayFound } from './index.js';
+import {
+  findWay,
+  legsOf,
+  liftFor,
+  minutesToTakeOff,
+  onTheWayBack,
+  rigOf,
+  USUAL_PICKS,
+  withoutPart,
+  type WayFound,
+} from './index.js';
 
 const planOf = (layout: string, powerpack: string, route: string): JobPlan => ({
   map: compose(templateOf(layout)),
@@ -58,6 +68,25 @@ describe('what was put off until later', () => {
     expect(step.value.offers).toEqual([
       expect.objectContaining({ part: 'fan-shroud', putOff: true, minutes: lift.putOff[0]?.minutes }),
     ]);
+  });
+});
+
+describe('the way back', () => {
+  it('is looked for with what has to be in before it, and is none of its own where nothing has', () => {
+    const lift = liftFor(foldLedger(lengthwise, []));
+    if (!lift) throw new Error('Nobody drew it.');
+    expect([...lift.inFirst]).toEqual(['bulkhead-shield']);
+    const search = findWay(lift, 0, () => undefined);
+    let step = search.next();
+    while (!step.done && !step.value.back) step = search.next();
+    const { way, back } = step.value;
+    if (!way || way === 'none' || !back || back.way === 'none') throw new Error('Both go.');
+    expect(back.way.clearanceMm).toBeLessThanOrEqual(way.clearanceMm + 1);
+    expect(back.moves.length).toBeGreaterThan(0);
+    const still = (of: typeof lift) => legsOf(of)[0]?.still.map(({ id }) => id);
+    expect(still(onTheWayBack(lift))).toContain('bulkhead-shield');
+    expect(still(lift)).not.toContain('bulkhead-shield');
+    expect(onTheWayBack({ ...lift, inFirst: new Set() }).off).toEqual(lift.off);
   });
 });
 

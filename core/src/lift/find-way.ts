@@ -8,7 +8,7 @@ import {
   type WayThrough,
 } from '../clearance/index.js';
 import type { PartId } from '../connection-map/index.js';
-import { legsOf, type LiftOf } from './legs.js';
+import { legsOf, onTheWayBack, type LiftOf } from './legs.js';
 import { movesAlong, type Move } from './moves.js';
 import { offersFor, type Offer } from './offers.js';
 
@@ -23,6 +23,8 @@ export interface WayFound {
   readonly fine: boolean;
   /** Where pushing it to one side gives more room; absent where it gives none, or nobody has looked yet. */
   readonly aside?: PushedAside;
+  /** The way back, where something is in before it that was off on the way out: its way and its moves, as of a way out. */
+  readonly back?: { readonly way: WayThrough | 'none'; readonly moves: readonly Move[] };
   /** What one more part off would buy; absent until every part near the way has been tried. */
   readonly offers?: readonly Offer[];
 }
@@ -58,12 +60,22 @@ export function* findWay(
     };
     yield found;
   }
-  if (found.way === undefined || found.way === 'none') return { ...found, share: 1, offers: [] };
-  const pushing = pushedAside(scene, found.way);
+  const out = found.way;
+  if (out === undefined || out === 'none') return { ...found, share: 1, offers: [] };
+  const back = onTheWayBack(lift);
+  const sceneBack = back.off.size < lift.off.size ? legsOf(back)[leg]?.scene : undefined;
+  if (sceneBack) {
+    const search = wayThrough(sceneBack, FINE);
+    let step = search.next();
+    for (; !step.done; step = search.next()) yield { ...found, share: 0.6 };
+    const way = step.value ?? 'none';
+    found = { ...found, back: { way, moves: way === 'none' ? [] : movesAlong(sceneBack, way.poses) } };
+  }
+  const pushing = pushedAside(scene, out);
   let push = pushing.next();
   for (; !push.done; push = pushing.next()) yield { ...found, share: 0.6 + 0.1 * push.value };
   if (push.value) found = { ...found, aside: push.value };
-  const trying = offersFor(lift, leg, found.way as WayThrough, minutesOf);
+  const trying = offersFor(lift, leg, out, minutesOf);
   let step = trying.next();
   for (; !step.done; step = trying.next()) yield { ...found, share: 0.7 + 0.3 * step.value };
   return { ...found, share: 1, offers: step.value };

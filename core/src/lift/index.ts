@@ -6,7 +6,7 @@ export { bellFaceMm, judgeBellGap, type BellGaps, type BellJudgement } from './b
 export { findWay, type WayFound } from './find-way.js';
 export { fluidInside, hangingKg, type FluidInside } from './fluid-inside.js';
 export { fromBelow, type FromBelow } from './from-below.js';
-export { barAboveCentreMm, legsOf, overhangMm, weightOf, type LiftLeg, type LiftOf } from './legs.js';
+export { barAboveCentreMm, legsOf, onTheWayBack, overhangMm, weightOf, type LiftLeg, type LiftOf } from './legs.js';
 export { inShape, liftFacts, liftFor, minutesToTakeOff, withoutPart, type LiftFacts } from './lift-for.js';
 export { judgeLoad, lastLoad, suspectsOf, type LoadJudgement, type Suspect } from './load-watch.js';
 export { measuresOf, type Measure } from './measures.js';

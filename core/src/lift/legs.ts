@@ -39,10 +39,17 @@ export interface LiftOf {
   readonly raisedMm: number;
   /** What is still inside of fluids, by the part that holds it. */
   readonly fluids: readonly { readonly part: PartId; readonly massKg: number }[];
+  /** Parts that are off on the way out, and in again before it comes back. */
+  readonly inFirst: ReadonlySet<PartId>;
   /** Parts that were to be off and were put off until later, with what is left to do on them, out and back, in minutes. */
   readonly putOff: readonly { readonly part: PartId; readonly minutes: number }[];
   /** What the shop lifts with. */
   readonly gear: LiftingGear;
+}
+
+/** The same lift as it is on the way back: with what has to be in first, or is fitted already. */
+export function onTheWayBack(lift: LiftOf): LiftOf {
+  return { ...lift, off: new Set([...lift.off].filter((part) => !lift.inFirst.has(part))) };
 }
 
 /** The legs of a lift in their order, each with its scene; none where nobody drew the route. */

@@ -37,12 +37,27 @@ export function liftFacts(state: JobState, gear: LiftingGear = FIRST_GEAR): Lift
     off: new Set([...partsOut(state), ...planned]),
     measured: Object.fromEntries(state.measured),
     raisedMm: raised ? RAISED_MM : 0,
+    inFirst: inFirst(state),
     putOff: [...operations.values()].flatMap(({ kind, part }) =>
       kind === 'remove' && part !== undefined && passedOver(part) ? [{ part, minutes: minutesLeft(state, part) }] : [],
     ),
     fluids: fluidInside(state).map(({ part, massKg }) => ({ part, massKg })),
     gear,
   };
+}
+
+/** Parts that are fitted before the powerpack is back in: where the work asks for it, and where somebody did already. */
+function inFirst(state: JobState): ReadonlySet<PartId> {
+  const { work } = state;
+  const lowers = [...work.operations.values()].filter(({ kind }) => kind === 'lower').map(({ id }) => id);
+  const goesIn = lowers.some((id) => !isDone(state, id));
+  const before = new Set(lowers);
+  for (const id of before) for (const { before: earlier } of work.into.get(id) ?? []) before.add(earlier);
+  return new Set(
+    [...work.operations.values()].flatMap(({ id, kind, part }) =>
+      kind === 'fit' && part !== undefined && (before.has(id) || (goesIn && isDone(state, id))) ? [part] : [],
+    ),
+  );
 }
 
 /** What is left to do, out and back, for `part` to be off at the lift, in likely minutes. */

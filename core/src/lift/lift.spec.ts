@@ -16,7 +16,18 @@ function liftOf(layout: string, powerpack: string, route: string, measured = {})
       kind === 'remove' && part !== undefined ? [...lumpOf(map, [part])] : [],
     ),
   );
-  return { map, lump: work.lump, route, off, shape, raisedMm: 350, fluids: [], putOff: [], gear: FIRST_GEAR };
+  return {
+    map,
+    lump: work.lump,
+    route,
+    off,
+    shape,
+    raisedMm: 350,
+    fluids: [],
+    putOff: [],
+    inFirst: new Set(),
+    gear: FIRST_GEAR,
+  };
 }
 
 function ended<Result>(search: Generator<number, Result>): Result {

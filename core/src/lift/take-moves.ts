@@ -17,6 +17,8 @@ const LOOK_MIN = 0.6;
 export interface LegWithMoves {
   readonly leg: LiftLeg;
   readonly moves: readonly Move[];
+  /** Those it comes back by, as of a way out, where they are others. */
+  readonly back?: readonly Move[];
 }
 
 /**
@@ -39,7 +41,7 @@ export function movesToTake(
   return { powerpack, route, ...reckonedFor(lift), ...first, ...(then.length > 0 ? { then } : {}) };
 }
 
-function legMoves({ leg, moves }: LegWithMoves, { gear }: Pick<LiftOf, 'gear'>, goMm: number): LegMoves {
+function legMoves({ leg, moves, back = moves }: LegWithMoves, { gear }: Pick<LiftOf, 'gear'>, goMm: number): LegMoves {
   const leveller = levellerFor(gear, leg.massKg);
   const step = (move: Move): MoveStep => {
     const likely = LOOK_MIN + goesOf(move, goMm) * GO_MIN + Math.abs(move.to.tiltDeg - move.from.tiltDeg) * DEGREE_MIN;
@@ -54,7 +56,7 @@ function legMoves({ leg, moves }: LegWithMoves, { gear }: Pick<LiftOf, 'gear'>, 
   const { xMm, yMm } = leg.drawnOff;
   return {
     out: moves.map(step),
-    back: wayBack(moves).map(step),
+    back: wayBack(back).map(step),
     carriedBy: leg.leg.by,
     drawnOff: xMm !== 0 || yMm !== 0,
   };

@@ -11,6 +11,8 @@ export class OwnThreadWay implements Pick<WaySearch, 'find'> {
     const search = findWay(lift, leg, () => undefined);
     let found = search.next().value;
     while (found.way === undefined) found = search.next().value;
-    return from([found, { ...found, share: 1, fine: true, offers: [] }]);
+    const { way, moves } = found;
+    // It comes back by the way it went.
+    return from([found, { ...found, share: 1, fine: true, back: { way, moves }, offers: [] }]);
   }
 }

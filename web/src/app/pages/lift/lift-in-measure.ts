@@ -58,6 +58,13 @@ function alike(one: InMeasure, other: InMeasure): boolean {
 
 function hangsOn(known: InMeasure) {
   if (!known || 'wrong' in known) return known;
-  const { map, lump, off, ...facts } = known.facts;
-  return { ...facts, parts: map.parts, connections: map.connections, lump: [...lump].sort(), off: [...off].sort() };
+  const { map, lump, off, inFirst, ...facts } = known.facts;
+  return {
+    ...facts,
+    parts: map.parts,
+    connections: map.connections,
+    lump: [...lump].sort(),
+    off: [...off].sort(),
+    inFirst: [...inFirst].sort(),
+  };
 }

@@ -22,6 +22,7 @@ import {
   measuresOf,
   moveWords,
   movesToTake,
+  onTheWayBack,
   poseWords,
   seatedInEachOther,
   verdictOf,
@@ -166,6 +167,26 @@ export class LiftWay {
     return moves === undefined ? 'none' : equal(moves, steps) ? 'these' : 'others';
   });
 
+  /** Whether something is in before it comes back that was off on the way out. */
+  private readonly looksBack = computed(() => {
+    const lift = this.shaped()?.lift;
+    return lift !== undefined && onTheWayBack(lift).off.size < lift.off.size;
+  });
+  /** The way back, where it is another one than the way out. */
+  protected readonly wayBack = computed(() => {
+    const lift = this.shaped()?.lift;
+    const back = this.found()?.back;
+    if (!lift || !back) return undefined;
+    const names = [...lift.off]
+      .filter((part) => lift.inFirst.has(part))
+      .map((part) => lift.map.parts.find(({ id }) => id === part)?.name ?? part);
+    const { way } = back;
+    return {
+      names: names.join(', '),
+      goes: way !== 'none' && goesThrough(way),
+      mm: way === 'none' ? 0 : Math.floor(goesThrough(way) ? way.onTheWayMm : -way.clearanceMm),
+    };
+  });
   /** Where pushing it to one side gives more room. */
   protected readonly aside = computed(() => {
     const aside = this.found()?.aside;
@@ -199,7 +220,8 @@ export class LiftWay {
       running = this.search.find({ facts: shaped.facts, plan: shaped.plan, leg }).subscribe({
         next: (found) => {
           this.found.set(found);
-          const goes = found.fine && found.way && found.way !== 'none' && goesThrough(found.way);
+          const comesBack = found.back ? found.back.way !== 'none' && goesThrough(found.back.way) : !this.looksBack();
+          const goes = comesBack && found.fine && found.way && found.way !== 'none' && goesThrough(found.way);
           if (goes && found.moves.length > 0) this.foundOf.update((before) => new Map(before).set(leg, found));
         },
         error: (error: unknown) => this.trouble.set(error instanceof Error ? error.message : String(error)),
@@ -216,7 +238,8 @@ export class LiftWay {
     const shaped = this.shaped();
     const legs = this.legs().flatMap((leg, index) => {
       const found = this.foundOf().get(index);
-      return found ? [{ leg, moves: found.moves }] : [];
+      if (!found) return [];
+      return [{ leg, moves: found.moves, ...(found.back ? { back: found.back.moves } : {}) }];
     });
     if (!shaped || legs.length < this.legs().length) return undefined;
     return movesToTake(shaped.plan, shaped.lift, legs, goMm);
