@@ -8,10 +8,11 @@ test('the way is found, shown move by move, and becomes the steps of the lift', 
   const moves = page.locator('.moves li');
   await expect(moves.filter({ hasText: 'goes' }).first()).toBeVisible();
   const third = (await moves.nth(2).locator('strong').textContent()) ?? '';
-  await page.getByRole('button', { name: 'Work by these moves' }).click();
+  await page.getByRole('button', { name: 'Work by these moves' }).click({ timeout: 25_000 });
   await expect(page.getByText('The lift goes by these moves, out and back.')).toBeVisible();
   await page.reload();
-  await expect(page.getByText('The lift goes by these moves, out and back.')).toBeVisible();
+  // The way is looked for anew, beside other browsers.
+  await expect(page.getByText('The lift goes by these moves, out and back.')).toBeVisible({ timeout: 25_000 });
   await expect(page.getByRole('button', { name: '25 mm', exact: true })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('link', { name: /^Plan/ }).click();
   await expect(page.getByText(third, { exact: true }).first()).toBeAttached();

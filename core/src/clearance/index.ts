@@ -9,6 +9,6 @@ export { MOST_BODIES, pairOf, placed, SceneError, SEATED } from './scene.js';
 export type { Body, Pose, Scene, WayOut } from './scene.js';
 export { pushedAside, type PushedAside } from './pushed-aside.js';
 export { closely } from './refine.js';
-export { COARSE, FINE, outOf, wayThrough } from './way-through.js';
+export { COARSE, FINE, judged, outOf, wayThrough } from './way-through.js';
 export type { Fineness, Pinch, WayThrough } from './way-through.js';
 export { WIDE_MM } from './widest-way.js';

@@ -1,16 +1,20 @@
 import {
   COARSE,
   FINE,
+  Gaps,
+  judged,
   pushedAside,
   wayThrough,
   type Fineness,
   type PushedAside,
+  type Scene,
   type WayThrough,
 } from '../clearance/index.js';
 import type { PartId } from '../connection-map/index.js';
 import { legsOf, onTheWayBack, type LiftOf } from './legs.js';
 import { movesAlong, type Move } from './moves.js';
 import { offersFor, type Offer } from './offers.js';
+import { goesThrough } from './verdict.js';
 
 /** What is known of a way so far. */
 export interface WayFound {
@@ -65,10 +69,7 @@ export function* findWay(
   const back = onTheWayBack(lift);
   const sceneBack = back.off.size < lift.off.size ? legsOf(back)[leg]?.scene : undefined;
   if (sceneBack) {
-    const search = wayThrough(sceneBack, FINE);
-    let step = search.next();
-    for (; !step.done; step = search.next()) yield { ...found, share: 0.6 };
-    const way = step.value ?? 'none';
+    const way = (yield* wayIn(sceneBack, found)) ?? 'none';
     found = { ...found, back: { way, moves: way === 'none' ? [] : movesAlong(sceneBack, way.poses) } };
   }
   const pushing = pushedAside(scene, out);
@@ -79,4 +80,20 @@ export function* findWay(
   let step = trying.next();
   for (; !step.done; step = trying.next()) yield { ...found, share: 0.7 + 0.3 * step.value };
   return { ...found, share: 1, offers: step.value };
+}
+
+/** Where the way out leaves no less room than this below what it had, it is the way back as well, in mm. */
+const MUCH_AS_OUT_MM = 3;
+
+/** The way back in past what is in by then: the way out where that still passes, else the best there is. */
+function* wayIn(scene: Scene, found: WayFound): Generator<WayFound, WayThrough | undefined> {
+  const { way: out } = found;
+  if (out && out !== 'none') {
+    const same = judged(new Gaps(scene), out.poses);
+    if (goesThrough(same) && same.onTheWayMm >= out.onTheWayMm - MUCH_AS_OUT_MM) return same;
+  }
+  const search = wayThrough(scene, FINE);
+  let step = search.next();
+  for (; !step.done; step = search.next()) yield { ...found, share: 0.6 };
+  return step.value;
 }

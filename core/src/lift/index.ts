@@ -8,7 +8,7 @@ export { fluidInside, hangingKg, type FluidInside } from './fluid-inside.js';
 export { fromBelow, type FromBelow } from './from-below.js';
 export { barAboveCentreMm, legsOf, onTheWayBack, overhangMm, weightOf, type LiftLeg, type LiftOf } from './legs.js';
 export { inShape, liftFacts, liftFor, minutesToTakeOff, withoutPart, type LiftFacts } from './lift-for.js';
-export { judgeLoad, lastLoad, suspectsOf, type LoadJudgement, type Suspect } from './load-watch.js';
+export { hangsFree, judgeLoad, lastLoad, suspectsOf, type LoadJudgement, type Suspect } from './load-watch.js';
 export { measuresOf, type Measure } from './measures.js';
 export { moveWords } from './move-words.js';
 export { GO_MM, goesOf, movesAlong, wayBack, type Move, type MoveKind, type MovePart } from './moves.js';

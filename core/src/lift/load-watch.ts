@@ -1,6 +1,6 @@
 import type { Connection, ConnectionId } from '../connection-map/index.js';
 import type { HouseFound } from '../house/index.js';
-import { holding, isOpen, type JobState, type Lagging, type LoadReading } from '../ledger/index.js';
+import { holding, isDone, isOpen, type JobState, type Lagging, type LoadReading } from '../ledger/index.js';
 import type { Shaped } from '../shape/index.js';
 import { operationId } from '../teardown/index.js';
 import type { LiftLeg } from './legs.js';
@@ -120,6 +120,15 @@ function isAt(leg: LiftLeg | undefined, between: Connection['between'], lagging?
   if (lagging === 'front') return at.x > centre.x;
   if (lagging === 'rear') return at.x < centre.x;
   return lagging === 'left' ? at.y > centre.y : at.y < centre.y;
+}
+
+/** Whether all of it should hang by now: it has come free, and is not set down yet. */
+export function hangsFree(state: JobState): boolean {
+  const onTheHook = [...state.work.operations.values()].filter(
+    ({ kind, tools }) => kind === 'lift' && tools.includes('engine hoist'),
+  );
+  const [first, last] = [onTheHook[0], onTheHook.at(-1)];
+  return first !== undefined && last !== undefined && isDone(state, first.id) && !isDone(state, last.id);
 }
 
 /** The last reading of a job’s hook. */

@@ -47,9 +47,7 @@ import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
 import { inMeasure, LiftInMeasure } from './lift-in-measure';
 import { LiftTabs } from './lift-tabs';
-
-/** Moves that are shown in one second. */
-const MOVES_A_SECOND = 0.9;
+import { WayPlayer } from './way-player';
 
 /** What one go of hoist or jack may be, in mm. */
 const GOES_MM = [25, 50, 100] as const;
@@ -77,8 +75,6 @@ export class LiftWay {
   protected readonly leg = signal(0);
   protected readonly view = signal<BayView>('side');
   /** How many moves are done; between two whole figures one is under way. */
-  protected readonly at = signal(0);
-  protected readonly playing = signal(false);
   protected readonly found = signal<WayFound | undefined>(undefined);
   protected readonly trouble = signal('');
   protected readonly taking = signal(false);
@@ -107,9 +103,10 @@ export class LiftWay {
       watch: move.watch[0],
     }));
   });
+  protected readonly player = new WayPlayer(() => this.moves().length);
   protected readonly pose = computed((): Pose => {
     const moves = this.found()?.moves ?? [];
-    const at = this.at();
+    const at = this.player.at();
     const move: Move | undefined = moves[Math.min(Math.floor(at), moves.length - 1)];
     return move ? poseBetween(move.from, move.to, Math.min(1, at - moves.indexOf(move))) : SEATED;
   });
@@ -212,8 +209,7 @@ export class LiftWay {
       running?.unsubscribe();
       untracked(() => {
         this.found.set(undefined);
-        this.at.set(0);
-        this.playing.set(false);
+        this.player.goTo(0);
         this.trouble.set('');
       });
       if (!shaped) return;
@@ -229,7 +225,7 @@ export class LiftWay {
     });
     inject(DestroyRef).onDestroy(() => {
       running?.unsubscribe();
-      this.playing.set(false);
+      this.player.goTo(0);
     });
   }
 
@@ -247,38 +243,6 @@ export class LiftWay {
 
   protected goBy(mm: number): void {
     this.chosenGoMm.set(mm);
-  }
-
-  /** Forwards or backwards to the next whole move. */
-  protected step(by: 1 | -1): void {
-    this.playing.set(false);
-    const at = this.at();
-    const next = by === 1 ? Math.floor(at + 1) : Math.ceil(at - 1);
-    this.at.set(Math.min(Math.max(0, next), this.moves().length));
-  }
-
-  protected play(): void {
-    if (this.playing()) {
-      this.playing.set(false);
-      return;
-    }
-    const last = this.moves().length;
-    if (this.at() >= last) this.at.set(0);
-    this.playing.set(true);
-    // Whoever wants little motion sees where each move ends.
-    const leaps = matchMedia('(prefers-reduced-motion: reduce)').matches;
-    let before = performance.now();
-    const frame = (now: number) => {
-      if (!this.playing()) return;
-      const by = ((now - before) / 1_000) * MOVES_A_SECOND;
-      if (!leaps || by >= 1) {
-        before = now;
-        this.at.update((at) => Math.min(last, leaps ? Math.floor(at + 1) : at + by));
-      }
-      if (this.at() >= last) this.playing.set(false);
-      else requestAnimationFrame(frame);
-    };
-    requestAnimationFrame(frame);
   }
 
   protected workBy(): void {

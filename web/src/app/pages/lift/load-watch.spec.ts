@@ -1,4 +1,5 @@
 import { gateOf } from '@brisk/core/ledger';
+import { hangsFree } from '@brisk/core/lift';
 import { simulatedScale, type ScaleMode, type ScaleReading } from '@brisk/core/rigging';
 import { Observable, Subject } from 'rxjs';
 import { ScaleLine, ScaleTrouble } from '../../planning/scale-line';
@@ -29,12 +30,26 @@ const scaleAfter = (count: number) => ({
 describe('the load, watched', () => {
   it('says what should hang until somebody reads the scale', async () => {
     const view = await opened({ kg: 320, lagging: 'none' });
-    expect(view.text()).toMatch(/\d+ kg should hang/);
+    expect(view.text()).toMatch(/\d+ kg at most, as it comes off its mounts/);
     await view.press('Read the crane scale');
     await view.settle();
     expect(view.text()).toContain('320 of');
     expect(view.text()).toContain('About what should hang.');
     expect(view.element.querySelectorAll('li')).toHaveLength(0);
+  });
+
+  it('stops where less than all of it hangs once it has come free', async () => {
+    const free = workedUntil((state) => hangsFree(state));
+    const view = await openView(LoadWatch, free, (desk) => ({ state: desk.state() }), {
+      providers: [
+        HoldActions,
+        { provide: Ask, useValue: { ask: () => Promise.resolve({ kg: 120, lagging: 'none' }) } },
+      ],
+    });
+    expect(view.text()).toMatch(/\d+ kg should hang/);
+    await view.press('Read the crane scale');
+    await view.settle();
+    expect(view.text()).toContain('Less than hangs on it: it rests on something.');
   });
 
   it('stops when the scale runs ahead, and says what is most likely still on', async () => {

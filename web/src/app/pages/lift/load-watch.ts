@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input
 import { MatButton } from '@angular/material/button';
 import { amount, oneOf } from '@brisk/contracts/fields';
 import { LAGGING, type JobState, type Lagging } from '@brisk/core/ledger';
-import { hangingKg, judgeLoad, lastLoad, legsOf, suspectsOf, type LoadJudgement } from '@brisk/core/lift';
+import { hangingKg, hangsFree, judgeLoad, lastLoad, legsOf, suspectsOf, type LoadJudgement } from '@brisk/core/lift';
 import { SCALE_MODES, scaleFault, type ScaleFault, type ScaleMode, type ScaleReading } from '@brisk/core/rigging';
 import { operationId } from '@brisk/core/teardown';
 import { sentence } from '@brisk/core/words';
@@ -30,6 +30,7 @@ const JUDGED: Readonly<Record<LoadJudgement['is'], string>> = {
   'far ahead': 'Stop and let it down. Far more than hangs on it: something holds fast.',
 };
 
+const RESTS = 'Stop. Less than hangs on it: it rests on something. Look all round before the next move.';
 const AHEAD: ReadonlySet<LoadJudgement['is']> = new Set(['ahead', 'far ahead']);
 const FAULT_WORDS: Readonly<Record<ScaleFault, string>> = {
   'stands still': 'It shows the very same all the time: the scale sticks. Stop until it reads again.',
@@ -82,7 +83,7 @@ export class LoadWatch {
     const fault = scaleFault(readings);
     return {
       kg: last.kg,
-      words: fault ? FAULT_WORDS[fault] : JUDGED[is],
+      words: fault ? FAULT_WORDS[fault] : this.wordsFor(is),
       stop: AHEAD.has(is),
       wrong: fault !== undefined,
     };
@@ -124,7 +125,7 @@ export class LoadWatch {
     const last = this.last();
     if (!last) return undefined;
     const { is } = judgeLoad(this.expectedKg(), last.kg);
-    return { kg: last.kg, words: JUDGED[is], stop: AHEAD.has(is) };
+    return { kg: last.kg, words: this.wordsFor(is), stop: AHEAD.has(is) };
   });
   private readonly ahead = computed(() => (this.judged()?.stop ?? false) || (this.live()?.stop ?? false));
   protected readonly suspects = computed(() => {
@@ -133,6 +134,13 @@ export class LoadWatch {
     const [leg] = measured && 'lift' in measured ? legsOf(measured.lift) : [];
     return suspectsOf(this.state(), leg, this.last()?.lagging, this.house.knowledge().found);
   });
+
+  protected readonly free = computed(() => hangsFree(this.state()));
+
+  /** Once it hangs, less than it weighs means that it rests on something. */
+  private wordsFor(is: LoadJudgement['is']): string {
+    return is === 'not yet all of it' && this.free() ? RESTS : JUDGED[is];
+  }
 
   protected async read(): Promise<void> {
     const answers = await this.asker.ask({
