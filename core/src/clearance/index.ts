@@ -7,7 +7,7 @@ export { Gaps, poseBetween, type Gap } from './gaps.js';
 export { nearestOn, type NearestOn } from './nearest-on.js';
 export { MOST_BODIES, pairOf, placed, SceneError, SEATED } from './scene.js';
 export type { Body, Pose, Scene, WayOut } from './scene.js';
-export { pushedAside, type PushedAside } from './pushed-aside.js';
+export { pushedAside, pushedFrom, type PushedAside } from './pushed-aside.js';
 export { closely } from './refine.js';
 export { COARSE, FINE, judged, outOf, wayThrough } from './way-through.js';
 export type { Fineness, Pinch, WayThrough } from './way-through.js';

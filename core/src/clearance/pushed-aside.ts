@@ -11,6 +11,11 @@ export interface PushedAside {
   /** To the left above zero. */
   readonly yMm: number;
   readonly at: Pose;
+  /** The way until there, and from there, pushed aside. */
+  readonly before: readonly Pose[];
+  readonly after: readonly Pose[];
+  /** Nothing comes nearer while it is pushed. */
+  readonly meanwhileMm: number;
   /** Nothing comes nearer than this before, meanwhile and after. */
   readonly clearanceMm: number;
   readonly gainMm: number;
@@ -52,15 +57,34 @@ export function* pushedAside(scene: Scene, way: WayThrough): Generator<number, P
       const soFarMm = nearestOn(gaps, poses).wayMm;
       const leastMm = Math.min(meanwhileMm, soFarMm, WIDE_MM);
       if (leastMm < Math.max(nowMm, best?.clearanceMm ?? -Infinity) + WORTH_MM) continue;
-      const search = wayThrough(from(scene, at, yMm), COARSE);
+      const search = wayThrough(pushedFrom(scene, at, yMm), COARSE);
       let step = search.next();
       while (!step.done) step = search.next();
       if (!step.value) continue;
       const clearanceMm = Math.min(leastMm, step.value.clearanceMm);
       if (clearanceMm >= Math.max(nowMm + WORTH_MM, best?.clearanceMm ?? 0))
-        best = { yMm, at, clearanceMm, gainMm: clearanceMm - nowMm };
+        best = {
+          yMm,
+          at,
+          before: cornersUntil(way.poses, poses),
+          after: step.value.poses.map((pose) => added(at, pose)),
+          meanwhileMm,
+          clearanceMm,
+          gainMm: clearanceMm - nowMm,
+        };
     }
   return best;
+}
+
+function added(at: Pose, { xMm, zMm, tiltDeg }: Pose): Pose {
+  return { xMm: at.xMm + xMm, zMm: at.zMm + zMm, tiltDeg: at.tiltDeg + tiltDeg };
+}
+
+/** The corners of a way that are among the `poses` looked at on it, and the last of these. */
+function cornersUntil(corners: readonly Pose[], poses: readonly Pose[]): readonly Pose[] {
+  const same = (one: Pose, other: Pose) =>
+    one.xMm === other.xMm && one.zMm === other.zMm && one.tiltDeg === other.tiltDeg;
+  return poses.filter((pose, index) => index === poses.length - 1 || corners.some((corner) => same(corner, pose)));
 }
 
 /** Places of `way` before its narrowest where the load hangs clear of its seat, each with the way until there. */
@@ -89,7 +113,7 @@ function reachingTo(scene: Scene, yMm: number): Scene {
 }
 
 /** `scene` with what moves at `at` and `yMm` aside, as if it sat there. */
-function from(scene: Scene, at: Pose, yMm: number): Scene {
+export function pushedFrom(scene: Scene, at: Pose, yMm: number): Scene {
   const less = ([low, high]: Interval, by: number): Interval => [Math.min(0, low - by), Math.max(0, high - by)];
   return {
     ...scene,

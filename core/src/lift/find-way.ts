@@ -12,7 +12,7 @@ import {
 } from '../clearance/index.js';
 import type { PartId } from '../connection-map/index.js';
 import { legsOf, onTheWayBack, type LiftOf } from './legs.js';
-import { movesAlong, type Move } from './moves.js';
+import { movesAlong, movesPushedAside, type Move } from './moves.js';
 import { offersFor, type Offer } from './offers.js';
 import { goesThrough } from './verdict.js';
 
@@ -26,7 +26,7 @@ export interface WayFound {
   /** Whether the way is the one to go by, and not a first answer. */
   readonly fine: boolean;
   /** Where pushing it to one side gives more room; absent where it gives none, or nobody has looked yet. */
-  readonly aside?: PushedAside;
+  readonly aside?: PushedAside & { readonly moves: readonly Move[] };
   /** The way back, where something is in before it that was off on the way out: its way and its moves, as of a way out. */
   readonly back?: { readonly way: WayThrough | 'none'; readonly moves: readonly Move[] };
   /** What one more part off would buy; absent until every part near the way has been tried. */
@@ -75,7 +75,7 @@ export function* findWay(
   const pushing = pushedAside(scene, out);
   let push = pushing.next();
   for (; !push.done; push = pushing.next()) yield { ...found, share: 0.6 + 0.1 * push.value };
-  if (push.value) found = { ...found, aside: push.value };
+  if (push.value) found = { ...found, aside: { ...push.value, moves: movesPushedAside(scene, push.value) } };
   const trying = offersFor(lift, leg, out, minutesOf);
   let step = trying.next();
   for (; !step.done; step = trying.next()) yield { ...found, share: 0.7 + 0.3 * step.value };

@@ -10,8 +10,17 @@ export { barAboveCentreMm, legsOf, onTheWayBack, overhangMm, weightOf, type Lift
 export { inShape, liftFacts, liftFor, minutesToTakeOff, withoutPart, type LiftFacts } from './lift-for.js';
 export { hangsFree, judgeLoad, lastLoad, suspectsOf, type LoadJudgement, type Suspect } from './load-watch.js';
 export { measuresOf, type Measure } from './measures.js';
-export { moveWords } from './move-words.js';
-export { GO_MM, goesOf, movesAlong, wayBack, type Move, type MoveKind, type MovePart } from './moves.js';
+export { moveWords, saysPush } from './move-words.js';
+export {
+  GO_MM,
+  goesOf,
+  movesAlong,
+  movesPushedAside,
+  wayBack,
+  type Move,
+  type MoveKind,
+  type MovePart,
+} from './moves.js';
 export { goesThrough, poseWords, seatedInEachOther, verdictOf, type Verdict } from './verdict.js';
 export { footingsOf, standingsOf, type Footing, type Standing, type StandingAt } from './stands.js';
 export { movesHold, movesToTake, type LegWithMoves } from './take-moves.js';

@@ -107,6 +107,8 @@ describe('the way as moves', () => {
       back: 'forward',
       'tail-down': 'nose-down',
       'nose-down': 'tail-down',
+      left: 'right',
+      right: 'left',
     };
     expect(kinds(back)).toEqual([...kinds(out)].reverse().map((some) => some.map((kind) => turned[kind])));
   });

@@ -10,6 +10,8 @@ const WORDS: Readonly<Record<MoveKind, string>> = {
   back: 'Back',
   'tail-down': 'Tail down',
   'nose-down': 'Nose down',
+  left: 'Push it to the left',
+  right: 'Push it to the right',
 };
 /** The same where it stands on a dolly: the body is raised, the dolly rolled. */
 const DOLLY_WORDS: Readonly<Partial<Record<MoveKind, string>>> = {
@@ -18,6 +20,11 @@ const DOLLY_WORDS: Readonly<Partial<Record<MoveKind, string>>> = {
   forward: 'Roll it forward',
   back: 'Roll it back',
 };
+
+/** Whether a step of a lift says to push it aside. */
+export function saysPush({ title }: { readonly title: string }): boolean {
+  return title.startsWith(WORDS.left) || title.startsWith(WORDS.right);
+}
 
 /** A move as a person does it: so many millimetres, so many turns of the leveller’s crank, in so many goes. */
 export function moveWords(move: Move, leg: LiftLeg, leveller: Leveller, goMm = GO_MM): string {

@@ -5,15 +5,17 @@ import {
   outOf,
   pairOf,
   poseBetween,
+  pushedFrom,
   WIDE_MM,
   type Gap,
   type NearestOn,
   type Pose,
+  type PushedAside,
   type Scene,
 } from '../clearance/index.js';
 
 /** What a person does with hoist, jack or leveller. */
-export type MoveKind = 'raise' | 'lower' | 'forward' | 'back' | 'tail-down' | 'nose-down';
+export type MoveKind = 'raise' | 'lower' | 'forward' | 'back' | 'tail-down' | 'nose-down' | 'left' | 'right';
 
 /** How far one thing goes in a move: in mm, or in degrees of tilt. */
 export interface MovePart {
@@ -165,7 +167,35 @@ const BACK: Readonly<Record<MoveKind, MoveKind>> = {
   back: 'forward',
   'tail-down': 'nose-down',
   'nose-down': 'tail-down',
+  left: 'right',
+  right: 'left',
 };
+
+/** The moves of a load that is pushed aside on its way: until there, the push, and from there. */
+export function movesPushedAside(scene: Scene, { yMm, at, before, after, meanwhileMm }: PushedAside): readonly Move[] {
+  const aside = pushedFrom(scene, at, yMm);
+  const from = ({ xMm, zMm, tiltDeg }: Pose): Pose => ({
+    xMm: xMm - at.xMm,
+    zMm: zMm - at.zMm,
+    tiltDeg: tiltDeg - at.tiltDeg,
+  });
+  const there = ({ xMm, zMm, tiltDeg }: Pose): Pose => ({
+    xMm: xMm + at.xMm,
+    zMm: zMm + at.zMm,
+    tiltDeg: tiltDeg + at.tiltDeg,
+  });
+  return [
+    ...movesAlong(scene, before),
+    {
+      parts: [{ kind: yMm > 0 ? 'left' : 'right', amount: Math.abs(yMm) }],
+      from: at,
+      to: at,
+      clearanceMm: meanwhileMm,
+      watch: new Gaps(aside).nearest({ xMm: 0, zMm: 0, tiltDeg: 0 }, WATCHED, LOOK_WITHIN_MM),
+    },
+    ...movesAlong(aside, after.map(from)).map((move) => ({ ...move, from: there(move.from), to: there(move.to) })),
+  ];
+}
 
 /** The same moves the way back in: last first, each turned round. */
 export function wayBack(moves: readonly Move[]): readonly Move[] {

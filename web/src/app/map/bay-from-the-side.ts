@@ -36,6 +36,8 @@ export class BayFromTheSide {
   readonly way = input<readonly Pose[]>([]);
   readonly gaps = input<readonly Gap[]>([]);
   readonly view = input<BayView>('side');
+  /** How far what moves is pushed aside, to the left above zero, in mm. */
+  readonly asideMm = input(0);
   /** Hook, slings and what pulls in them; drawn from the side. */
   readonly hangs = input<Hanging>();
 
@@ -86,7 +88,8 @@ export class BayFromTheSide {
     const pose = this.pose();
     const { pivot } = this.leg().scene;
     return drawnFrom(this.view(), this.leg().moving).map((one) => {
-      const across = (solid: Solid) => [solid.across[0] + drawnOff.yMm, solid.across[1] + drawnOff.yMm] as const;
+      const yMm = drawnOff.yMm + this.asideMm();
+      const across = (solid: Solid) => [solid.across[0] + yMm, solid.across[1] + yMm] as const;
       const at = (outline: readonly Point[]) =>
         placed(
           outline.map(({ x, z }) => ({ x: x + drawnOff.xMm, z })),
@@ -97,7 +100,7 @@ export class BayFromTheSide {
       return {
         id: one.id,
         outlines: one.solids.map((solid) => this.path(at(solid.outline), across(solid))),
-        ...this.named(one, { x: middle.x, y: one.middle.y + drawnOff.yMm, z: middle.z }),
+        ...this.named(one, { x: middle.x, y: one.middle.y + yMm, z: middle.z }),
       };
     });
   });

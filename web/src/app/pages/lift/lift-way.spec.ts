@@ -1,4 +1,6 @@
-import { of, throwError } from 'rxjs';
+import type { Pose } from '@brisk/core/clearance';
+import type { Move, MoveKind } from '@brisk/core/lift';
+import { map, of, throwError } from 'rxjs';
 import { Ask } from '../../ui/ask';
 import { openView } from '../../../testing/open-job';
 import { theirEntry } from '../../../testing/fake-server';
@@ -79,6 +81,45 @@ describe('the way through', () => {
     expect(view.text()).toContain('+12 mm for 26 min, off and on again');
     await view.press('Take it off first');
     expect(view.server.plannings[0]?.plan.practice?.offFirst).toEqual(['alternator']);
+  });
+
+  it('is pushed aside where that gives room, in the moves and on the picture', async () => {
+    class Pushed extends OwnThreadWay {
+      override find(asked: AskedWay) {
+        const at = { xMm: 0, zMm: 60, tiltDeg: 0 };
+        const seat = { ...at, zMm: 0 };
+        const move = (from: Pose, to: Pose, kind: MoveKind, amount: number): Move => ({
+          parts: [{ kind, amount }],
+          from,
+          to,
+          clearanceMm: 41,
+          watch: [],
+        });
+        const high = { ...at, zMm: 600 };
+        const moves = [move(seat, at, 'raise', 60), move(at, at, 'left', 30), move(at, high, 'raise', 540)];
+        const aside = {
+          yMm: 30,
+          at,
+          before: [seat, at],
+          after: [at, high],
+          meanwhileMm: 44,
+          clearanceMm: 41,
+          gainMm: 31,
+        };
+        return super.find(asked).pipe(map((found) => ({ ...found, aside: { ...aside, moves } })));
+      }
+    }
+    const view = await openView(LiftWay, [], undefined, { providers: [{ provide: WaySearch, useClass: Pushed }] });
+    expect(view.text()).toContain('Pushed 30 mm to the left once it is 60 mm up, level, it passes with 41 mm.');
+    const drawn = () => view.element.querySelector('.pack .rim')?.getAttribute('d')?.split(' ')[1];
+    await view.press('From above');
+    await view.press('Push it aside');
+    const before = drawn();
+    expect(view.text()).toContain('Push it to the left 30 mm');
+    await view.press('Next move');
+    expect(drawn()).toBe(before);
+    await view.press('Next move');
+    expect(drawn()).not.toBe(before);
   });
 
   it('makes its moves the steps of the lift and of the way back', async () => {

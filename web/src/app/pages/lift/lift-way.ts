@@ -24,6 +24,7 @@ import {
   movesToTake,
   onTheWayBack,
   poseWords,
+  saysPush,
   seatedInEachOther,
   verdictOf,
   withoutPart,
@@ -85,18 +86,42 @@ export class LiftWay {
   protected readonly here = computed(() => this.legs()[this.leg()]);
   private readonly gaps = computed(() => {
     const leg = this.here();
-    return leg && new Gaps(leg.scene);
+    if (!leg) return undefined;
+    const yMm = this.isPushed() ? (this.found()?.aside?.yMm ?? 0) : 0;
+    const moving = leg.scene.moving.map((body) => ({
+      ...body,
+      across: [body.across[0] + yMm, body.across[1] + yMm] as const,
+    }));
+    return new Gaps(yMm === 0 ? leg.scene : { ...leg.scene, moving });
   });
+  private readonly isPushed = computed(() => this.asideMm() !== 0);
 
   protected readonly way = computed(() => {
     const way = this.found()?.way;
     return way === 'none' ? undefined : way;
   });
   protected readonly noWay = computed(() => this.found()?.way === 'none');
+  /** The legs that are pushed aside on their way, as somebody chose. */
+  private readonly asideLegs = linkedSignal<unknown, ReadonlySet<number>>({
+    source: () => this.shaped(),
+    computation: () => {
+      const { moves } = this.desk.state() ?? {};
+      const legs = moves ? [moves, ...(moves.then ?? [])] : [];
+      return new Set(legs.flatMap(({ out }, index) => (out.some(saysPush) ? [index] : [])));
+    },
+  });
+  protected readonly isAside = computed(() => this.asideLegs().has(this.leg()) && this.found()?.aside !== undefined);
+  private readonly goMoves = computed((): readonly Move[] => this.movesOf(this.leg(), this.found()));
+  /** How far it is pushed aside by now, in mm. */
+  protected readonly asideMm = computed(() => {
+    const aside = this.isAside() ? this.found()?.aside : undefined;
+    const push = this.goMoves().findIndex(({ parts }) => parts.some(({ kind }) => kind === 'left' || kind === 'right'));
+    return aside && push >= 0 ? aside.yMm * Math.min(1, Math.max(0, this.player.at() - push)) : 0;
+  });
   protected readonly moves = computed(() => {
     const leg = this.here();
     const gear = this.shaped()?.lift.gear;
-    return (this.found()?.moves ?? []).map((move) => ({
+    return this.goMoves().map((move) => ({
       move,
       words: leg && gear ? moveWords(move, leg, levellerFor(gear, leg.massKg), this.goMm()) : '',
       room: Math.round(move.clearanceMm),
@@ -105,13 +130,13 @@ export class LiftWay {
   });
   protected readonly player = new WayPlayer(() => this.moves().length);
   protected readonly pose = computed((): Pose => {
-    const moves = this.found()?.moves ?? [];
+    const moves = this.goMoves();
     const at = this.player.at();
     const move: Move | undefined = moves[Math.min(Math.floor(at), moves.length - 1)];
     return move ? poseBetween(move.from, move.to, Math.min(1, at - moves.indexOf(move))) : SEATED;
   });
   protected readonly nearest = computed(() => this.gaps()?.nearest(this.pose(), 3, 600) ?? []);
-  protected readonly corners = computed(() => [SEATED, ...(this.found()?.moves ?? []).map(({ to }) => to)]);
+  protected readonly corners = computed(() => [SEATED, ...this.goMoves().map(({ to }) => to)]);
 
   /** Things that by what was measured are in each other where they sit: that cannot be. */
   protected readonly seatedWrong = computed(() => {
@@ -217,8 +242,9 @@ export class LiftWay {
         next: (found) => {
           this.found.set(found);
           const comesBack = found.back ? found.back.way !== 'none' && goesThrough(found.back.way) : !this.looksBack();
-          const goes = comesBack && found.fine && found.way && found.way !== 'none' && goesThrough(found.way);
-          if (goes && found.moves.length > 0) this.foundOf.update((before) => new Map(before).set(leg, found));
+          const goes = found.way && found.way !== 'none' && (goesThrough(found.way) || found.aside);
+          if (comesBack && found.fine && goes && found.moves.length > 0)
+            this.foundOf.update((before) => new Map(before).set(leg, found));
         },
         error: (error: unknown) => this.trouble.set(error instanceof Error ? error.message : String(error)),
       });
@@ -234,11 +260,29 @@ export class LiftWay {
     const shaped = this.shaped();
     const legs = this.legs().flatMap((leg, index) => {
       const found = this.foundOf().get(index);
-      if (!found) return [];
-      return [{ leg, moves: found.moves, ...(found.back ? { back: found.back.moves } : {}) }];
+      const aside = found?.aside !== undefined && this.asideLegs().has(index);
+      // Pushed aside it is not known to come back past what is in by then.
+      const goes = found?.way && found.way !== 'none' && (aside ? !found.back : goesThrough(found.way));
+      if (!found || !goes) return [];
+      const back = found.back && !aside ? { back: found.back.moves } : {};
+      return [{ leg, moves: this.movesOf(index, found), ...back }];
     });
     if (!shaped || legs.length < this.legs().length) return undefined;
     return movesToTake(shaped.plan, shaped.lift, legs, goMm);
+  }
+
+  private movesOf(leg: number, found: WayFound | undefined): readonly Move[] {
+    return (this.asideLegs().has(leg) ? found?.aside?.moves : undefined) ?? found?.moves ?? [];
+  }
+
+  protected pushAside(on: boolean): void {
+    this.player.goTo(0);
+    this.asideLegs.update((before) => {
+      const legs = new Set(before);
+      if (on) legs.add(this.leg());
+      else legs.delete(this.leg());
+      return legs;
+    });
   }
 
   protected goBy(mm: number): void {
