@@ -14,7 +14,11 @@ import { expect, type APIRequestContext, type Locator, type Page } from '@playwr
 import { entriesForNext } from '../core/src/testing/crew';
 
 /** Begins a job over the API and returns its id. */
-export async function beginJob(request: APIRequestContext, title: string): Promise<string> {
+export async function beginJob(
+  request: APIRequestContext,
+  title: string,
+  layout = 'longitudinal-automatic',
+): Promise<string> {
   const id = randomUUID();
   const answer = await request.post('/api/jobs', {
     data: {
@@ -23,7 +27,7 @@ export async function beginJob(request: APIRequestContext, title: string): Promi
       machine: 'Test carrier no. 1',
       reason: 'same-back',
       crew: ['Ines', 'Tobias'],
-      layout: 'longitudinal-automatic',
+      layout,
       powerpack: 'engine-with-gearbox',
       route: 'top',
     },
