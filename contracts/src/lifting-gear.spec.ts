@@ -16,7 +16,13 @@ describe('what a shop lifts with', () => {
   });
 
   it.each([
-    ['no leveller', { levellers: [] }, /levellers/],
+    ['no leveller', { levellers: [] }, /The list of levellers needs 1 at least/],
+    ['a dolly twice', { dollies: [1, 2].map(() => FIRST_GEAR.dollies[0]) }, /dollies has something twice/],
+    [
+      'two holes at one reach',
+      { hoists: [{ id: 'a', name: 'A', holes: [1, 2].map(() => FIRST_GEAR.hoists[0]?.holes[0]) }] },
+      /holes has something twice/,
+    ],
     ['a rating below nought', { dollies: [{ id: 'a', name: 'A', ratedKg: -1, deckMm: 100 }] }, /ratedKg/],
     [
       'a stand upside down',

@@ -1,4 +1,5 @@
 import type { BoomHole, Dolly, Hoist, Leveller, LiftingGear, Sling, Support } from '@brisk/core/rigging';
+import type { Schema } from 'yup';
 import { count, id, list, name, positive } from './fields.js';
 import { record } from './record.js';
 import type { ToKeep } from './shop.js';
@@ -35,14 +36,28 @@ export const supportSchema = record<Support>({
 }).test('rising', 'Its highest has to be above its lowest.', ({ lowestMm, highestMm }) => highestMm > lowestMm);
 export const dollySchema = record<Dolly>({ id: id(), name: name(), ratedKg: ratedKg(), deckMm: mm() });
 
+/** A list in which nothing stands twice by `of`. */
+const once = <Item>(schema: Schema<Item>, of: (item: Item) => unknown, least = 0) =>
+  list(schema, MOST, least).test(
+    'once',
+    '${path} has something twice.',
+    // Looked at before the items themselves are, so that one may be anything yet.
+    (items: readonly (Item | null)[]) => new Set(items.map((item) => item && of(item))).size === items.length,
+  );
+const byId = ({ id: own }: { readonly id: string }) => own;
+
 /** What a shop lifts with; nobody lifts without a leveller or a hoist, so one of each stays. */
 export const liftingGearSchema = record<LiftingGear>({
-  hoists: list(record<Hoist>({ id: id(), name: name(), holes: list(boomHoleSchema, 20, 1) }), MOST, 1),
-  levellers: list(levellerSchema, MOST, 1),
-  slings: list(slingSchema, MOST),
-  stands: list(supportSchema, MOST),
-  jacks: list(supportSchema, MOST),
-  dollies: list(dollySchema, MOST),
+  hoists: once(
+    record<Hoist>({ id: id(), name: name(), holes: once(boomHoleSchema, ({ reachMm }) => reachMm, 1) }),
+    byId,
+    1,
+  ).label('The list of hoists'),
+  levellers: once(levellerSchema, byId, 1).label('The list of levellers'),
+  slings: once(slingSchema, byId),
+  stands: once(supportSchema, byId),
+  jacks: once(supportSchema, byId),
+  dollies: once(dollySchema, byId),
 });
 
 export const keepGearSchema = record<ToKeep<LiftingGear>>({

@@ -9,6 +9,7 @@ import { extentOf, type Extent, type MachineShape, type Shaped } from '../shape/
 import { leadHoses } from './hose-ways.js';
 import { apartAtLeast, meetingOf, type Meeting } from './meeting.js';
 import {
+  framesMeet,
   frameRound,
   nearness,
   outlineFrom,
@@ -111,7 +112,7 @@ export function drawBay(map: ConnectionMap, shape: MachineShape, look: Look): Ba
     ...[...shape.parts.values()]
       .sort((one, other) => nearness(view, one.extent) - nearness(view, other.extent))
       .map((one) => seenOf(one, view, lump.has(one.id) ? 'powerpack' : 'part', largest, off)),
-  ].filter((one) => meets(one.frame, frame) && !isGround(one, frame));
+  ].filter((one) => framesMeet(one.frame, frame) && !isGround(one, frame));
   const hard = seen.filter(({ id, is, rimOnly }) => is !== 'bay' && !rimOnly && shape.parts.get(id)?.soft !== true);
   const led = joined.flatMap((joint) =>
     joint.to && Math.hypot(joint.to.u - joint.at.u, joint.to.v - joint.at.v) > LINE_FROM_MM
@@ -286,10 +287,6 @@ function hides(one: Shaped, other: Shaped, view: View): boolean {
 
 function corners(view: View, { x, y, z }: Extent): readonly Spot[] {
   return [seenFrom(view, { x: x[0], y: y[0], z: z[0] }), seenFrom(view, { x: x[1], y: y[1], z: z[1] })];
-}
-
-function meets(one: Frame, other: Frame): boolean {
-  return one.u[0] < other.u[1] && one.u[1] > other.u[0] && one.v[0] < other.v[1] && one.v[1] > other.v[0];
 }
 
 /** A floor or a wall that fills the whole picture says nothing. */

@@ -71,6 +71,11 @@ export function nearness(view: View, { y, z }: Extent): number {
   }
 }
 
+/** Whether two rectangles have something in common. */
+export function framesMeet(one: Frame, other: Frame): boolean {
+  return one.u[0] < other.u[1] && one.u[1] > other.u[0] && one.v[0] < other.v[1] && one.v[1] > other.v[0];
+}
+
 /** The rectangle round `spots` with `roomMm` on every side; a metre square where there are none. */
 export function frameRound(spots: readonly Spot[], roomMm: number): Frame {
   if (spots.length === 0) return { u: [-500, 500], v: [-500, 500] };

@@ -5,7 +5,7 @@
 export { closestPoints } from './closest.js';
 export { Gaps, poseBetween, type Gap } from './gaps.js';
 export { nearestOn, type NearestOn } from './nearest-on.js';
-export { MOST_BODIES, pairOf, placed, SceneError, SEATED } from './scene.js';
+export { furtherOn, MOST_BODIES, onFrom, pairOf, placed, SceneError, SEATED } from './scene.js';
 export type { Body, Pose, Scene, WayOut } from './scene.js';
 export { pushedAside, pushedFrom, type PushedAside } from './pushed-aside.js';
 export { closely } from './refine.js';

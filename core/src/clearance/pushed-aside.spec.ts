@@ -43,6 +43,13 @@ describe('pushed aside', () => {
     expect(pushed(roomy).aside).toBeUndefined();
   });
 
+  it('is nothing where things are in each other where it sits: no push mends that', () => {
+    const stuck = wide(slab('bolt', [-200, 200], [-20, 8]), [-50, 50]);
+    const { way, aside } = pushed(under(30, [stuck]));
+    expect(way?.clearanceMm).toBeLessThan(0);
+    expect(aside).toBeUndefined();
+  });
+
   it('is nothing where something stands beside it on the other side', () => {
     const tower = wide(slab('tower', [-400, 400], [0, 600]), [-160, -110]);
     expect(pushed(under(30, [tower])).aside).toBeUndefined();

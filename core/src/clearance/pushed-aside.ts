@@ -2,7 +2,7 @@ import type { Interval } from '../shape/index.js';
 import { Gaps } from './gaps.js';
 import { nearestOn } from './nearest-on.js';
 import { closely } from './refine.js';
-import { placed, type Pose, type Scene } from './scene.js';
+import { furtherOn, placed, type Pose, type Scene } from './scene.js';
 import { COARSE, outOf, wayThrough, type WayThrough } from './way-through.js';
 import { WIDE_MM } from './widest-way.js';
 
@@ -54,8 +54,9 @@ export function* pushedAside(scene: Scene, way: WayThrough): Generator<number, P
       yield tried / (before.length * pushes.length);
       tried += 1;
       const meanwhileMm = new Gaps(reachingTo(scene, yMm)).at(at, WIDE_MM)?.mm ?? WIDE_MM;
-      const soFarMm = nearestOn(gaps, poses).wayMm;
-      const leastMm = Math.min(meanwhileMm, soFarMm, WIDE_MM);
+      const soFar = nearestOn(gaps, poses);
+      // Round its seat things are close by nature; in each other they must not be there either.
+      const leastMm = Math.min(meanwhileMm, soFar.wayMm, soFar.seatMm < 0 ? soFar.seatMm : WIDE_MM);
       if (leastMm < Math.max(nowMm, best?.clearanceMm ?? -Infinity) + WORTH_MM) continue;
       const search = wayThrough(pushedFrom(scene, at, yMm), COARSE);
       let step = search.next();
@@ -67,17 +68,13 @@ export function* pushedAside(scene: Scene, way: WayThrough): Generator<number, P
           yMm,
           at,
           before: cornersUntil(way.poses, poses),
-          after: step.value.poses.map((pose) => added(at, pose)),
+          after: step.value.poses.map((pose) => furtherOn(at, pose)),
           meanwhileMm,
           clearanceMm,
           gainMm: clearanceMm - nowMm,
         };
     }
   return best;
-}
-
-function added(at: Pose, { xMm, zMm, tiltDeg }: Pose): Pose {
-  return { xMm: at.xMm + xMm, zMm: at.zMm + zMm, tiltDeg: at.tiltDeg + tiltDeg };
 }
 
 /** The corners of a way that are among the `poses` looked at on it, and the last of these. */

@@ -17,6 +17,16 @@ export interface Pose {
 
 export const SEATED: Pose = { xMm: 0, zMm: 0, tiltDeg: 0 };
 
+/** The pose `further` on from `at`. */
+export function furtherOn(at: Pose, { xMm, zMm, tiltDeg }: Pose): Pose {
+  return { xMm: at.xMm + xMm, zMm: at.zMm + zMm, tiltDeg: at.tiltDeg + tiltDeg };
+}
+
+/** How far `pose` is on from `at`. */
+export function onFrom(at: Pose, { xMm, zMm, tiltDeg }: Pose): Pose {
+  return { xMm: xMm - at.xMm, zMm: zMm - at.zMm, tiltDeg: tiltDeg - at.tiltDeg };
+}
+
 /** By which side it leaves, and which way it goes once it is out. */
 export interface WayOut {
   readonly exit: 'up' | 'down' | 'back';

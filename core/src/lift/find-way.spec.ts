@@ -4,9 +4,11 @@ import { RULES_NOW, type JobPlan } from '../connection-map/index.js';
 import { FIRST_GEAR, RiggingError } from '../rigging/index.js';
 import {
   findWay,
+  fittedEarly,
   legsOf,
   liftFor,
   minutesToTakeOff,
+  movesToGoBy,
   onTheWayBack,
   rigOf,
   USUAL_PICKS,
@@ -80,13 +82,70 @@ describe('the way back', () => {
     let step = search.next();
     while (!step.done && !step.value.back) step = search.next();
     const { way, back } = step.value;
-    if (!way || way === 'none' || !back || back.way === 'none') throw new Error('Both go.');
+    if (!way || way === 'none' || !back || back === 'as out' || back.way === 'none') throw new Error('Both go.');
     expect(back.way.clearanceMm).toBeLessThanOrEqual(way.clearanceMm + 1);
     expect(back.moves.length).toBeGreaterThan(0);
     const still = (of: typeof lift) => legsOf(of)[0]?.still.map(({ id }) => id);
     expect(still(onTheWayBack(lift))).toContain('bulkhead-shield');
     expect(still(lift)).not.toContain('bulkhead-shield');
     expect(onTheWayBack({ ...lift, inFirst: new Set() }).off).toEqual(lift.off);
+  });
+});
+
+describe('what is fitted before it is in', () => {
+  const planned = planOf('utility-belt', 'engine', 'top');
+  const out = foldLedger(planned, []);
+  const doneSo = (...ids: readonly string[]) => ({
+    ...out,
+    progress: new Map(ids.map((id) => [id, { is: 'done', at: '', by: '' } as never])),
+  });
+
+  it('is early where nothing asks for it, and no way back was reckoned with it', () => {
+    const early = doneSo('remove:deck-cover', 'fit:deck-cover');
+    expect(fittedEarly(out)).toEqual([]);
+    expect(fittedEarly(early)).toEqual(['deck-cover']);
+    expect(liftFor(early)?.inFirst.has('deck-cover')).toBe(true);
+  });
+
+  it('is no more once the powerpack is in', () => {
+    const lowers = [...out.work.operations.values()].filter(({ kind }) => kind === 'lower').map(({ id }) => id);
+    expect(lowers.length).toBeGreaterThan(1);
+    expect(fittedEarly(doneSo('fit:deck-cover', ...lowers))).toEqual([]);
+  });
+});
+
+describe('the moves a lift may go by', () => {
+  const pose = { xMm: 0, zMm: 0, tiltDeg: 0 };
+  const way = (clearanceMm: number) => ({ poses: [pose], clearanceMm, onTheWayMm: clearanceMm, seatedMm: 20 });
+  const move = { parts: [], from: pose, to: pose, clearanceMm: 20, watch: [] };
+  const pushed = { yMm: 30, at: pose, before: [], after: [], meanwhileMm: 40, clearanceMm: 40, gainMm: 30 };
+  const known: WayFound = { share: 1, fine: true, way: way(20), moves: [move], back: 'as out' };
+  const other = { ...move, clearanceMm: 15 };
+
+  it('are those of a way that is known, goes, and goes back', () => {
+    expect(movesToGoBy(known, false)).toEqual({ moves: [move] });
+    expect(movesToGoBy({ ...known, back: { way: way(15), moves: [other] } }, false)).toEqual({
+      moves: [move],
+      back: [other],
+    });
+  });
+
+  it.each([
+    ['a first answer', { fine: false }],
+    ['one of which nobody knows how it comes back', { back: undefined }],
+    ['one that does not come back', { back: { way: way(-5), moves: [other] } }],
+    ['one that comes back nowhere', { back: { way: 'none', moves: [] } }],
+    ['one that does not go', { way: way(-5) }],
+    ['none', { way: 'none', moves: [] }],
+  ])('are none for %s', (_which, change) => {
+    expect(movesToGoBy({ ...known, ...change } as WayFound, false)).toBeUndefined();
+  });
+
+  it('are pushed aside only where that is known to help, and to come back as it went', () => {
+    expect(movesToGoBy(known, true)).toBeUndefined();
+    const aside = { ...pushed, moves: [other] };
+    expect(movesToGoBy({ ...known, way: way(-5), aside }, true)).toEqual({ moves: [other] });
+    expect(movesToGoBy({ ...known, aside, back: { way: way(15), moves: [other] } }, true)).toBeUndefined();
   });
 });
 

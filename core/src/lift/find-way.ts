@@ -27,8 +27,11 @@ export interface WayFound {
   readonly fine: boolean;
   /** Where pushing it to one side gives more room; absent where it gives none, or nobody has looked yet. */
   readonly aside?: PushedAside & { readonly moves: readonly Move[] };
-  /** The way back, where something is in before it that was off on the way out: its way and its moves, as of a way out. */
-  readonly back?: { readonly way: WayThrough | 'none'; readonly moves: readonly Move[] };
+  /**
+   * The way back: as the way out, or, where something is in before it that was off then, its own, with its moves as of a way
+   * out. Absent until it is known.
+   */
+  readonly back?: 'as out' | { readonly way: WayThrough | 'none'; readonly moves: readonly Move[] };
   /** What one more part off would buy; absent until every part near the way has been tried. */
   readonly offers?: readonly Offer[];
 }
@@ -46,6 +49,8 @@ export function* findWay(
 ): Generator<WayFound, WayFound> {
   const scene = legsOf(lift)[leg]?.scene;
   if (!scene) return { ...NOTHING_YET, share: 1, way: 'none', fine: true };
+  const back = onTheWayBack(lift);
+  const sceneBack = back.off.size < lift.off.size ? legsOf(back)[leg]?.scene : undefined;
   let found = NOTHING_YET;
   const stages: readonly (readonly [Fineness, number, number])[] = [
     [COARSE, 0, 0.1],
@@ -61,13 +66,12 @@ export function* findWay(
       way,
       moves: way === 'none' ? [] : movesAlong(scene, way.poses),
       fine: fineness === FINE,
+      ...(sceneBack ? {} : { back: 'as out' as const }),
     };
     yield found;
   }
   const out = found.way;
   if (out === undefined || out === 'none') return { ...found, share: 1, offers: [] };
-  const back = onTheWayBack(lift);
-  const sceneBack = back.off.size < lift.off.size ? legsOf(back)[leg]?.scene : undefined;
   if (sceneBack) {
     const way = (yield* wayIn(sceneBack, found)) ?? 'none';
     found = { ...found, back: { way, moves: way === 'none' ? [] : movesAlong(sceneBack, way.poses) } };
@@ -80,6 +84,21 @@ export function* findWay(
   let step = trying.next();
   for (; !step.done; step = trying.next()) yield { ...found, share: 0.7 + 0.3 * step.value };
   return { ...found, share: 1, offers: step.value };
+}
+
+/**
+ * The moves a lift may go by: fine, through, and back in again. Pushed `aside` only where it comes back as it went. Nothing
+ * where it does not go, or that is not known yet.
+ */
+export function movesToGoBy(
+  { way, moves, fine, aside: pushed, back }: WayFound,
+  aside: boolean,
+): { readonly moves: readonly Move[]; readonly back?: readonly Move[] } | undefined {
+  if (!fine || back === undefined) return undefined;
+  if (aside) return pushed && back === 'as out' ? { moves: pushed.moves } : undefined;
+  if (way === undefined || way === 'none' || !goesThrough(way) || moves.length === 0) return undefined;
+  if (back === 'as out') return { moves };
+  return back.way !== 'none' && goesThrough(back.way) ? { moves, back: back.moves } : undefined;
 }
 
 /** Where the way out leaves no less room than this below what it had, it is the way back as well, in mm. */

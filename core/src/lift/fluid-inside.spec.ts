@@ -71,14 +71,30 @@ describe('the hook of the shop', () => {
 });
 
 describe('from below', () => {
-  it('the body comes up by what stands on the dolly, the dolly and a margin, less the room under it', () => {
-    const lift = liftFor(foldLedger(planOf('transverse-cradle', 'cradle', 'under'), []));
+  const below = (layout: string, powerpack: string, route: string) => {
+    const lift = liftFor(foldLedger(planOf(layout, powerpack, route), []));
     const leg = lift && legsOf(lift).find(({ leg: { by } }) => by !== 'hoist');
     if (!lift || !leg) throw new Error('it leaves from below');
-    const below = fromBelow(leg, FIRST_GEAR, lift.raisedMm);
-    expect(below.massKg).toBe(leg.massKg);
-    expect(below.dollies[0]?.bodyUpMm).toBeCloseTo(160 + below.heightMm + 60 - below.under.heightMm);
-    expect(below.bodyUpMm).toBeCloseTo((below.dollies[0]?.bodyUpMm ?? 0) - 160);
-    expect(below.jacks.find(({ gear }) => gear.id === 'gearbox-jack')?.wrong).toEqual([]);
+    return { leg, ...fromBelow(leg, FIRST_GEAR, lift.raisedMm) };
+  };
+
+  it('the body comes up by what stands on the dolly, the dolly and a margin, less the room under it', () => {
+    const { leg, massKg, heightMm, under, carriers, bodyUpMm } = below('transverse-cradle', 'cradle', 'under');
+    expect(massKg).toBe(leg.massKg);
+    expect(carriers.map(({ gear }) => gear.id)).toEqual(['low-dolly']);
+    expect(bodyUpMm).toBeCloseTo(160 + heightMm + 60 - under.heightMm);
+  });
+
+  it('a jack that reaches it takes it down as far as it goes; without one it is reckoned from the floor', () => {
+    const { heightMm, under, carriers, bodyUpMm } = below('longitudinal-manual', 'gearbox', 'under');
+    expect(carriers.map(({ gear, wrong }) => [gear.id, wrong])).toEqual([
+      ['trolley-jack', ['does not go high enough']],
+      ['gearbox-jack', []],
+    ]);
+    expect(bodyUpMm).toBeCloseTo(180 + heightMm + 60 - under.heightMm);
+    const lift = liftFor(foldLedger(planOf('longitudinal-manual', 'gearbox', 'under'), []));
+    const [leg] = lift ? legsOf(lift) : [];
+    const bare = leg && fromBelow(leg, { ...FIRST_GEAR, jacks: [] }, 350);
+    expect(bare?.bodyUpMm).toBeCloseTo(bodyUpMm - 180);
   });
 });

@@ -3,11 +3,20 @@
  * as moves a person can do, and what taking off one more part would buy.
  */
 export { bellFaceMm, judgeBellGap, type BellGaps, type BellJudgement } from './bell-gap.js';
-export { findWay, type WayFound } from './find-way.js';
+export { findWay, movesToGoBy, type WayFound } from './find-way.js';
 export { fluidInside, hangingKg, type FluidInside } from './fluid-inside.js';
 export { fromBelow, type FromBelow } from './from-below.js';
-export { barAboveCentreMm, legsOf, onTheWayBack, overhangMm, weightOf, type LiftLeg, type LiftOf } from './legs.js';
-export { inShape, liftFacts, liftFor, minutesToTakeOff, withoutPart, type LiftFacts } from './lift-for.js';
+export {
+  barAboveCentreMm,
+  hookFor,
+  legsOf,
+  onTheWayBack,
+  overhangMm,
+  weightOf,
+  type LiftLeg,
+  type LiftOf,
+} from './legs.js';
+export { fittedEarly, inShape, liftFacts, liftFor, minutesToTakeOff, withoutPart, type LiftFacts } from './lift-for.js';
 export { hangsFree, judgeLoad, lastLoad, suspectsOf, type LoadJudgement, type Suspect } from './load-watch.js';
 export { measuresOf, type Measure } from './measures.js';
 export { moveWords, saysPush } from './move-words.js';

@@ -217,6 +217,11 @@ export function overhangMm({ map, shape: { planes } }: LiftOf, centre: LiftLeg['
   return Math.abs((end ?? centre.x) - centre.x);
 }
 
+/** How high the hook comes of a hoist of the shop that reaches over it and is rated for it, in mm; nothing where none does. */
+export function hookFor(lift: LiftOf, { massKg, centre }: Pick<LiftLeg, 'massKg' | 'centre'>): number | undefined {
+  return highestHookMm(lift.gear.hoists, { massKg, reachMm: overhangMm(lift, centre) });
+}
+
 /** The room to look in, no higher than the hook of a hoist comes that reaches over it and is rated for it. */
 function hungReach(
   lift: LiftOf,
@@ -225,7 +230,7 @@ function hungReach(
   reach: Pick<Scene, 'xMm' | 'zMm'>,
 ): Pick<Scene, 'xMm' | 'zMm'> {
   if (by !== 'hoist') return reach;
-  const highest = highestHookMm(lift.gear.hoists, { massKg: hung.massKg, reachMm: overhangMm(lift, hung.centre) });
+  const highest = hookFor(lift, hung);
   // Where no hoist does it the rig says so; the way is looked for as if one did.
   if (highest === undefined) return reach;
   const roomMm = highest - (pickHeightMm(hung.moving) + HOOK_ABOVE_PICKS_MM + lift.raisedMm);

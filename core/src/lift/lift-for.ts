@@ -3,7 +3,7 @@ import { isDone, partsOut, type JobState } from '../ledger/index.js';
 import { shapeOf } from '../layouts/index.js';
 import type { Measured } from '../shape/index.js';
 import { FIRST_GEAR, type LiftingGear } from '../rigging/index.js';
-import { operationId } from '../teardown/index.js';
+import { operationId, type OperationId } from '../teardown/index.js';
 import { workOf, type Work } from '../work/index.js';
 import { fluidInside } from './fluid-inside.js';
 import type { LiftOf } from './legs.js';
@@ -46,18 +46,33 @@ export function liftFacts(state: JobState, gear: LiftingGear = FIRST_GEAR): Lift
   };
 }
 
-/** Parts that are fitted before the powerpack is back in: where the work asks for it, and where somebody did already. */
-function inFirst(state: JobState): ReadonlySet<PartId> {
-  const { work } = state;
-  const lowers = [...work.operations.values()].filter(({ kind }) => kind === 'lower').map(({ id }) => id);
-  const goesIn = lowers.some((id) => !isDone(state, id));
-  const before = new Set(lowers);
-  for (const id of before) for (const { before: earlier } of work.into.get(id) ?? []) before.add(earlier);
-  return new Set(
-    [...work.operations.values()].flatMap(({ id, kind, part }) =>
-      kind === 'fit' && part !== undefined && (before.has(id) || (goesIn && isDone(state, id))) ? [part] : [],
-    ),
+/** What has to be done before the powerpack is in, its steps in included. */
+function beforeItIsIn({ operations, into }: Work): ReadonlySet<OperationId> {
+  const before = new Set([...operations.values()].filter(({ kind }) => kind === 'lower').map(({ id }) => id));
+  for (const id of before) for (const { before: earlier } of into.get(id) ?? []) before.add(earlier);
+  return before;
+}
+
+function fitted({ operations }: Work, is: (fit: OperationId) => boolean): readonly PartId[] {
+  return [...operations.values()].flatMap(({ id, kind, part }) =>
+    kind === 'fit' && part !== undefined && is(id) ? [part] : [],
   );
+}
+
+/** Parts that have to be in before the powerpack is, and those that somebody fitted before it already. */
+function inFirst(state: JobState): ReadonlySet<PartId> {
+  const before = beforeItIsIn(state.work);
+  return new Set([...fitted(state.work, (id) => before.has(id)), ...fittedEarly(state)]);
+}
+
+/**
+ * Parts that were fitted while the powerpack is still on its way in, although nothing asks for it: no way back was reckoned
+ * with them.
+ */
+export function fittedEarly(state: JobState): readonly PartId[] {
+  const before = beforeItIsIn(state.work);
+  const isIn = [...state.work.operations.values()].every(({ id, kind }) => kind !== 'lower' || isDone(state, id));
+  return isIn ? [] : fitted(state.work, (id) => isDone(state, id) && !before.has(id));
 }
 
 /** What is left to do, out and back, for `part` to be off at the lift, in likely minutes. */

@@ -1,11 +1,14 @@
 import {
   closely,
+  furtherOn,
   Gaps,
   nearestOn,
+  onFrom,
   outOf,
   pairOf,
   poseBetween,
   pushedFrom,
+  SEATED,
   WIDE_MM,
   type Gap,
   type NearestOn,
@@ -174,16 +177,6 @@ const BACK: Readonly<Record<MoveKind, MoveKind>> = {
 /** The moves of a load that is pushed aside on its way: until there, the push, and from there. */
 export function movesPushedAside(scene: Scene, { yMm, at, before, after, meanwhileMm }: PushedAside): readonly Move[] {
   const aside = pushedFrom(scene, at, yMm);
-  const from = ({ xMm, zMm, tiltDeg }: Pose): Pose => ({
-    xMm: xMm - at.xMm,
-    zMm: zMm - at.zMm,
-    tiltDeg: tiltDeg - at.tiltDeg,
-  });
-  const there = ({ xMm, zMm, tiltDeg }: Pose): Pose => ({
-    xMm: xMm + at.xMm,
-    zMm: zMm + at.zMm,
-    tiltDeg: tiltDeg + at.tiltDeg,
-  });
   return [
     ...movesAlong(scene, before),
     {
@@ -191,9 +184,12 @@ export function movesPushedAside(scene: Scene, { yMm, at, before, after, meanwhi
       from: at,
       to: at,
       clearanceMm: meanwhileMm,
-      watch: new Gaps(aside).nearest({ xMm: 0, zMm: 0, tiltDeg: 0 }, WATCHED, LOOK_WITHIN_MM),
+      watch: new Gaps(aside).nearest(SEATED, WATCHED, LOOK_WITHIN_MM),
     },
-    ...movesAlong(aside, after.map(from)).map((move) => ({ ...move, from: there(move.from), to: there(move.to) })),
+    ...movesAlong(
+      aside,
+      after.map((pose) => onFrom(at, pose)),
+    ).map((move) => ({ ...move, from: furtherOn(at, move.from), to: furtherOn(at, move.to) })),
   ];
 }
 

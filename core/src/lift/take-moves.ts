@@ -1,7 +1,7 @@
 import type { JobPlan } from '../connection-map/index.js';
 import { levellerFor } from '../rigging/index.js';
 import type { FurtherLeg, LegMoves, MovesOut, MoveStep } from '../work/index.js';
-import { liftFor } from './lift-for.js';
+import { fittedEarly, liftFor } from './lift-for.js';
 import type { LiftLeg, LiftOf } from './legs.js';
 import equal from 'fast-deep-equal';
 import type { JobState } from '../ledger/index.js';
@@ -67,13 +67,15 @@ function reckonedFor({ off, shape }: Pick<LiftOf, 'off' | 'shape'>): Pick<MovesO
 }
 
 /**
- * Whether the moves a lift goes by were worked out for the machine as it is: the same parts off, the same measures. True
+ * Whether the moves a lift goes by were worked out for the machine as it is: the same parts off, none fitted
+ * before it is back in, the same measures. True
  * where it goes by the layout’s own steps. Throws `ShapeError` as {@link liftFor} does.
  */
 export function movesHold(state: JobState): boolean {
   const { moves } = state;
   const { powerpack, route } = state.plan;
   if (!moves || moves.powerpack !== powerpack || moves.route !== route) return true;
+  if (fittedEarly(state).length > 0) return false;
   const lift = liftFor(state);
   return lift !== undefined && equal(reckonedFor(lift), { off: moves.off, measured: moves.measured });
 }

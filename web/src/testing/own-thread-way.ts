@@ -11,8 +11,6 @@ export class OwnThreadWay implements Pick<WaySearch, 'find'> {
     const search = findWay(lift, leg, () => undefined);
     let found = search.next().value;
     while (found.way === undefined) found = search.next().value;
-    const { way, moves } = found;
-    // It comes back by the way it went.
-    return from([found, { ...found, share: 1, fine: true, back: { way, moves }, offers: [] }]);
+    return from([found, { ...found, share: 1, fine: true, back: 'as out' as const, offers: [] }]);
   }
 }

@@ -1,13 +1,10 @@
-import { drawBay, type Frame, type Seen } from '@brisk/core/bay';
+import { drawBay, framesMeet, type Seen } from '@brisk/core/bay';
 import { shapeToDraw, TEMPLATES, usualMap } from '@brisk/core/layouts';
 import { inTwoLines } from './in-two-lines';
 import { KIND_MARKS } from './kind-marks';
 import { marksAtSize } from './marks-at-size';
 import { aroundMark, namesAtSize } from './names-at-size';
 import { hosePath, outlinePath } from './paths';
-
-const cover = (one: Frame, other: Frame) =>
-  one.u[0] < other.u[1] && one.u[1] > other.u[0] && one.v[0] < other.v[1] && one.v[1] > other.v[0];
 
 describe.each(TEMPLATES.map(({ layout }) => layout))('%s on a sheet of 800 and of 340 pixels', (layout) => {
   const map = usualMap(layout);
@@ -29,7 +26,7 @@ describe.each(TEMPLATES.map(({ layout }) => layout))('%s on a sheet of 800 and o
     for (const [index, { id, box }] of names.entries()) {
       expect([id, box.u[0] >= frame.u[0] && box.u[1] <= frame.u[1]]).toEqual([id, true]);
       const others = [...taken, ...names.slice(index + 1).map((other) => other.box)];
-      expect([id, others.some((other) => cover(box, other))]).toEqual([id, false]);
+      expect([id, others.some((other) => framesMeet(box, other))]).toEqual([id, false]);
     }
   });
 });

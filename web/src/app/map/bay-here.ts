@@ -4,8 +4,9 @@ import { lumpOfPlan, type Connection, type Station } from '@brisk/core/connectio
 import { shapeToDraw } from '@brisk/core/layouts';
 import { partsOut, type JobState } from '@brisk/core/ledger';
 import { STATION_WORDS } from '@brisk/core/words';
-import equal from 'fast-deep-equal';
+import equal from 'fast-deep-equal/es6';
 import { BayParts } from './bay-parts';
+import { mmAPixel, viewBoxOf } from './frame-size';
 import { marksAtSize } from './marks-at-size';
 import { aroundMark, namesAtSize } from './names-at-size';
 import { hosePath } from './paths';
@@ -46,27 +47,27 @@ export class BayHere {
     const station = this.station();
     return station ? viewOf({ station }) : 'above';
   });
-  protected readonly drawing = computed(() =>
-    drawBay(this.of().map, this.shape(), {
-      view: this.view(),
+  /** What is drawn; it stays the same while others go on recording. */
+  private readonly seen = computed(
+    () => ({
       lump: lumpOfPlan(this.state().work.plan),
       off: partsOut(this.state()),
       connections: this.connections(),
+    }),
+    { equal },
+  );
+  protected readonly drawing = computed(() =>
+    drawBay(this.of().map, this.shape(), {
+      view: this.view(),
+      ...this.seen(),
       near: this.station() !== undefined,
     }),
   );
-  protected readonly viewBox = computed(() => {
-    const { u, v } = this.drawing().frame;
-    return `${u[0]} ${v[0]} ${u[1] - u[0]} ${v[1] - v[0]}`;
-  });
+  protected readonly viewBox = computed(() => viewBoxOf(this.drawing().frame));
 
   private readonly picture = viewChild.required<ElementRef<SVGSVGElement>>('picture');
   private readonly shown = shownSize(this.picture);
-  protected readonly pixel = computed(() => {
-    const { u, v } = this.drawing().frame;
-    const { width, height } = this.shown();
-    return Math.max((u[1] - u[0]) / width, (v[1] - v[0]) / Math.max(height, 1));
-  });
+  protected readonly pixel = computed(() => mmAPixel(this.drawing().frame, this.shown()));
 
   protected readonly marks = computed(() =>
     marksAtSize(this.drawing().bundles, APART_PX * this.pixel()).map(({ key, at, bundles }) => ({

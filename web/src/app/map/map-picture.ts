@@ -21,6 +21,7 @@ import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zo
 import equal from 'fast-deep-equal';
 import { KIND_WORDS } from '../words/trade-words';
 import { BayParts } from './bay-parts';
+import { mmAPixel, viewBoxOf } from './frame-size';
 import { KIND_MARKS } from './kind-marks';
 import { marksAtSize, type Mark } from './marks-at-size';
 import { aroundMark, namesAtSize } from './names-at-size';
@@ -87,10 +88,7 @@ export class MapPicture {
     drawBay(this.map(), this.shape(), { view: this.view(), lump: this.lump(), off: this.off() }),
   );
   protected readonly counts = computed(() => countsByView(this.map(), this.shape()));
-  protected readonly viewBox = computed(() => {
-    const { u, v } = this.drawing().frame;
-    return `${u[0]} ${v[0]} ${u[1] - u[0]} ${v[1] - v[0]}`;
-  });
+  protected readonly viewBox = computed(() => viewBoxOf(this.drawing().frame));
 
   private readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg');
   private readonly paper = viewChild.required<ElementRef<SVGGElement>>('paper');
@@ -98,11 +96,7 @@ export class MapPicture {
   /** How far it is moved and zoomed in, once the hand is still: marks and names are laid out for that. */
   private readonly zoomed = signal<Pick<ZoomTransform, 'k' | 'x' | 'y'>>(zoomIdentity);
   /** One pixel of the screen, in mm. */
-  protected readonly pixel = computed(() => {
-    const { u, v } = this.drawing().frame;
-    const { width, height } = this.shown();
-    return Math.max((u[1] - u[0]) / width, (v[1] - v[0]) / height) / this.zoomed().k;
-  });
+  protected readonly pixel = computed(() => mmAPixel(this.drawing().frame, this.shown()) / this.zoomed().k);
 
   /** What of the machine is seen on the screen now. */
   private readonly window = computed((): Frame => {

@@ -1,4 +1,4 @@
-import type { Frame, Seen, Spot } from '@brisk/core/bay';
+import { framesMeet, type Frame, type Seen, type Spot } from '@brisk/core/bay';
 import { inTwoLines } from './in-two-lines';
 
 /** A name where it can be read: the middle of its lines, and what it covers. */
@@ -33,9 +33,9 @@ export function namesAtSize(parts: readonly Seen[], { pixelMm, window, taken }: 
   const covered = [...taken];
   const labels: Label[] = [];
   for (const { id, name, frame } of parts) {
-    if (!cover(frame, window)) continue;
+    if (!framesMeet(frame, window)) continue;
     const place = placesFor(name, shared(frame, window), pixelMm).find(
-      ({ box }) => within(box, window) && !covered.some((other) => cover(box, other)),
+      ({ box }) => within(box, window) && !covered.some((other) => framesMeet(box, other)),
     );
     if (!place) continue;
     covered.push(place.box);
@@ -79,10 +79,6 @@ function middleOf({ u, v }: Frame): Spot {
 
 function within(one: Frame, other: Frame): boolean {
   return one.u[0] >= other.u[0] && one.u[1] <= other.u[1] && one.v[0] >= other.v[0] && one.v[1] <= other.v[1];
-}
-
-function cover(one: Frame, other: Frame): boolean {
-  return one.u[0] < other.u[1] && one.u[1] > other.u[0] && one.v[0] < other.v[1] && one.v[1] > other.v[0];
 }
 
 function shared(one: Frame, other: Frame): Frame {

@@ -1,5 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { FIRST_GEAR, type LiftingGear } from '@brisk/core/rigging';
+import equal from 'fast-deep-equal';
 import { Api } from '../api/api';
 import { KeptDocument } from './kept-document';
 
@@ -17,7 +18,7 @@ export class GearShed {
   /** The shop’s own gear; ordinary gear until it is known. */
   readonly gear = computed(() => this.list.document() ?? FIRST_GEAR);
   /** Whether it is still the gear that ships with the product. */
-  readonly madeUp = computed(() => this.gear() === FIRST_GEAR || JSON.stringify(this.gear()) === MADE_UP);
+  readonly madeUp = computed(() => equal(this.gear(), FIRST_GEAR));
 
   constructor() {
     void this.list.load();
@@ -27,5 +28,3 @@ export class GearShed {
     return this.list.change(change);
   }
 }
-
-const MADE_UP = JSON.stringify(FIRST_GEAR);

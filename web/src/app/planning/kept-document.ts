@@ -52,7 +52,7 @@ export class KeptDocument<Document> {
         await this.write(change, false);
         return;
       }
-      const words = error instanceof ValidationError ? `${error.message}.`.replace('..', '.') : problemWords(error);
+      const words = error instanceof ValidationError ? error.message : problemWords(error);
       this.trouble.set(`${words} Nothing was written.`);
     }
   }

@@ -175,6 +175,18 @@ describe('the bay picture', () => {
     expect(view.text()).toContain('In front, seen from above');
   });
 
+  it('draws what comes off meanwhile as its rim', async () => {
+    const { view } = await shown(['upper-hose']);
+    const isRim = (part: string) =>
+      view.element.querySelector(`[data-part=${part}]`)?.classList.contains('rim-only') ?? 'not drawn';
+    expect(isRim('radiator')).toBe(false);
+    const state = view.desk.state();
+    const progress = new Map(state?.progress).set('remove:radiator', { is: 'done', at: '', by: '' } as never);
+    view.fixture.componentRef.setInput('state', { ...state, progress });
+    view.fixture.detectChanges();
+    expect(isRim('radiator')).toBe(true);
+  });
+
   it('tells left from right at the mounts', async () => {
     const { marks } = await shown(['mount-left', 'mount-right']);
     const [left, right] = marks.map(([, v]) => v ?? 0);

@@ -15,6 +15,7 @@ import {
   nameQuestion,
   type GearKind,
 } from './gear-kinds';
+import { GearItem } from './gear-item';
 import { LiftTabs } from './lift-tabs';
 
 /** A piece of gear as it stands in a list. */
@@ -26,7 +27,7 @@ interface Listed {
 /** What the shop lifts with, as it is stamped on it: every lift of the shop is reckoned with this. */
 @Component({
   selector: 'bl-lift-gear',
-  imports: [LiftTabs, MatButton],
+  imports: [GearItem, LiftTabs, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lift-gear.html',
   styleUrl: './lift-gear.scss',
@@ -90,7 +91,10 @@ export class LiftGear {
       return;
     }
     await this.changeHoles(hoist, (holes) =>
-      [...holes.filter(({ reachMm }) => reachMm !== before?.reachMm), hole].sort((a, b) => a.reachMm - b.reachMm),
+      // There is one hole at a reach: what is written down for it again is what holds.
+      [...holes.filter(({ reachMm }) => reachMm !== before?.reachMm && reachMm !== hole.reachMm), hole].sort(
+        (one, other) => one.reachMm - other.reachMm,
+      ),
     );
   }
 

@@ -45,7 +45,8 @@ describe('the rig', () => {
     const job = { ...testJob, plan: { ...testJob.plan, powerpack: 'gearbox', route: 'under' } };
     const view = await openView(LiftRig, [], undefined, { job });
     expect(view.text()).toMatch(/Body up \d+ mm from its wheels/);
-    expect(view.text()).toMatch(/Trolley jack.+does not go high enough/);
+    expect(view.text()).toMatch(/Trolley jack.+does not go high enough.+Gearbox jack.+body up \d+ mm/);
+    expect(view.text()).not.toContain('Low dolly');
     expect(view.text()).toContain('Stands hold a body, never a jack alone');
   });
 });

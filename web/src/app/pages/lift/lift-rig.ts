@@ -9,8 +9,8 @@ import {
   untracked,
 } from '@angular/core';
 import type { Pose } from '@brisk/core/clearance';
-import { fromBelow, overhangMm, rigOf, USUAL_PICKS, type Picks } from '@brisk/core/lift';
-import { GRAVITY, RiggingError, type Lack } from '@brisk/core/rigging';
+import { fromBelow, overhangMm, rigOf, USUAL_PICKS, type FromBelow, type Picks, type Rig } from '@brisk/core/lift';
+import { GRAVITY, RiggingError, type HoleJudgement, type Lack } from '@brisk/core/rigging';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { sentence } from '@brisk/core/words';
 import type { Subscription } from 'rxjs';
@@ -19,6 +19,7 @@ import { BayFromTheSide, type Hanging } from '../../map/bay-from-the-side';
 import { GearShed } from '../../planning/gear-shed';
 import { WaySearch } from '../../planning/way-search';
 import { Slide } from '../../ui/slide';
+import { GearRows, type GearRow } from './gear-rows';
 import { LiftInMeasure } from './lift-in-measure';
 import { LiftTabs } from './lift-tabs';
 
@@ -28,17 +29,17 @@ const LACK_WORDS: Readonly<Record<Lack, string>> = {
   'does not go low enough': 'does not go low enough',
   'does not go high enough': 'does not go high enough',
 };
-const WRONG_WORDS = {
+const HOLE_WORDS: Readonly<Record<HoleJudgement['wrong'][number], string>> = {
   'too short': 'does not reach it',
   'rated too low': 'not rated for it',
   'hook too low': 'hook does not come high enough',
   'hook too high': 'hook does not come low enough',
-} as const;
+};
 
 /** How the powerpack hangs: centre of gravity, slings, leveller and boom, drawn with their figures. */
 @Component({
   selector: 'bl-lift-rig',
-  imports: [BayFromTheSide, LiftTabs, RouterLink, Slide],
+  imports: [BayFromTheSide, GearRows, LiftTabs, RouterLink, Slide],
   providers: [LiftInMeasure],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lift-rig.html',
@@ -49,7 +50,6 @@ export class LiftRig {
   private readonly search = inject(WaySearch);
   protected readonly sentence = sentence;
   protected readonly underLoad = CAUTION_WORDS['under-load'];
-  protected readonly wrongWords = WRONG_WORDS;
   protected readonly picks = signal<Picks>(USUAL_PICKS);
   private readonly poses = signal<readonly Pose[]>([]);
 
@@ -83,9 +83,15 @@ export class LiftRig {
     return leg && lift && { leg, by: leg.leg.by, ...fromBelow(leg, lift.gear, lift.raisedMm) };
   });
   protected readonly madeUp = inject(GearShed).madeUp;
-  protected lacks(wrong: readonly Lack[]): string {
-    return wrong.map((lack) => LACK_WORDS[lack]).join(', ');
-  }
+  protected readonly slings = computed(() => (this.rig()?.slings ?? []).map(slingRow));
+  protected readonly hoists = computed(() =>
+    (this.rig()?.hoists ?? []).map(({ hoist, holes }) => ({
+      name: hoist.name,
+      id: hoist.id,
+      rows: holes.map(holeRow),
+    })),
+  );
+  protected readonly carriers = computed(() => (this.below()?.carriers ?? []).map(carrierRow));
   protected readonly rig = computed(() => {
     const rigged = this.rigged();
     return rigged && 'rig' in rigged ? rigged.rig : undefined;
@@ -135,6 +141,27 @@ export class LiftRig {
   }
 
   protected per = (share: number): string => `${Math.round(share * 100)} %`;
+}
+
+function slingRow({ gear, wrong }: Rig['slings'][number]): GearRow {
+  const stamped = `${gear.name}, ${gear.lengthMm} mm, ${gear.ratedKg} kg`;
+  return { id: gear.id, stamped, lacks: lacksIn(LACK_WORDS, wrong), does: 'long enough and rated for the pull' };
+}
+
+function holeRow({ hole, loadKg, wrong }: HoleJudgement): GearRow {
+  const does = `reaches it; ${loadKg.toFixed(0)} kg with a quarter more for the jerk`;
+  const stamped = `${hole.reachMm} mm, ${hole.ratedKg} kg`;
+  return { id: String(hole.reachMm), stamped, lacks: lacksIn(HOLE_WORDS, wrong), does };
+}
+
+function carrierRow({ gear, wrong, bodyUpMm }: FromBelow['carriers'][number]): GearRow {
+  const height = 'deckMm' in gear ? `deck ${gear.deckMm}` : `${gear.lowestMm} to ${gear.highestMm}`;
+  const stamped = `${gear.name}, ${height} mm, ${gear.ratedKg} kg`;
+  return { id: gear.id, stamped, lacks: lacksIn(LACK_WORDS, wrong), does: `body up ${bodyUpMm.toFixed(0)} mm` };
+}
+
+function lacksIn<What extends string>(words: Readonly<Record<What, string>>, wrong: readonly What[]): string {
+  return wrong.map((what) => words[what]).join(', ');
 }
 
 /** What pulls in a sling as the weight that would pull as hard: what a crew reads off a scale. */

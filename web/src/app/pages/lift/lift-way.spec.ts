@@ -1,6 +1,8 @@
 import type { Pose } from '@brisk/core/clearance';
 import type { Move, MoveKind } from '@brisk/core/lift';
+import { FIRST_GEAR } from '@brisk/core/rigging';
 import { map, of, throwError } from 'rxjs';
+import { GearShed } from '../../planning/gear-shed';
 import { Ask } from '../../ui/ask';
 import { openView } from '../../../testing/open-job';
 import { theirEntry } from '../../../testing/fake-server';
@@ -14,6 +16,7 @@ const asking = (mm: number) => ({ provide: Ask, useValue: { ask: () => Promise.r
 describe('the way through', () => {
   it('says how tight it is and where, how sure that is, and which moves it takes', async () => {
     const view = await openView(LiftWay);
+    expect(view.text()).not.toContain('Nobody lifts like that');
     expect(view.text()).toMatch(/\d+ mm at the tightest|It does not go/);
     expect(view.text()).toMatch(/at the .+, \d+ mm up/);
     expect(view.text()).toMatch(/Not measured yet: it may be \d+ mm nearer/);
@@ -138,6 +141,15 @@ describe('the way through', () => {
     expect(steps.filter((id) => id.startsWith('lower:back-'))).toHaveLength(moves);
     expect(steps).toContain('lift:set-down');
     expect(steps).not.toContain('lift:clear-nose');
+  });
+
+  it('says so where no hoist of the shop reaches over it and is rated for it', async () => {
+    const weak = { reachMm: 500, ratedKg: 100, lowestHookMm: 100, highestHookMm: 2_000 };
+    const gear = { ...FIRST_GEAR, hoists: [{ id: 'weak', name: 'Weak', holes: [weak] }] };
+    const view = await openView(LiftWay, [], undefined, {
+      providers: [{ provide: GearShed, useValue: { gear: () => gear } }],
+    });
+    expect(view.text()).toContain('Nobody lifts like that: see the rig');
   });
 
   it('says so when the search breaks down', async () => {

@@ -15,14 +15,15 @@ import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatSliderModule } from '@angular/material/slider';
 import { RouterLink } from '@angular/router';
 import { positive } from '@brisk/contracts/fields';
-import { Gaps, poseBetween, SEATED, WIDE_MM, type Pose } from '@brisk/core/clearance';
+import { Gaps, poseBetween, pushedFrom, SEATED, WIDE_MM, type Pose } from '@brisk/core/clearance';
 import {
   GO_MM,
   goesThrough,
+  hookFor,
   measuresOf,
   moveWords,
+  movesToGoBy,
   movesToTake,
-  onTheWayBack,
   poseWords,
   saysPush,
   seatedInEachOther,
@@ -75,8 +76,6 @@ export class LiftWay {
 
   protected readonly leg = signal(0);
   protected readonly view = signal<BayView>('side');
-  /** How many moves are done; between two whole figures one is under way. */
-  protected readonly found = signal<WayFound | undefined>(undefined);
   protected readonly trouble = signal('');
   protected readonly taking = signal(false);
   protected readonly removeOf = operationId.remove;
@@ -84,15 +83,23 @@ export class LiftWay {
   protected readonly upset = this.inMeasure.wrong;
   protected readonly legs = this.inMeasure.legs;
   protected readonly here = computed(() => this.legs()[this.leg()]);
+  /** What is known of the way of each leg that was looked at. */
+  private readonly foundOf = linkedSignal<unknown, ReadonlyMap<number, WayFound>>({
+    source: () => this.shaped(),
+    computation: () => new Map(),
+  });
+  protected readonly found = computed(() => this.foundOf().get(this.leg()));
+  /** It hangs on a hook, and no hoist of the shop reaches over it and is rated for it. */
+  protected readonly noHoist = computed(() => {
+    const lift = this.shaped()?.lift;
+    const leg = this.here();
+    return lift !== undefined && leg?.leg.by === 'hoist' && hookFor(lift, leg) === undefined;
+  });
   private readonly gaps = computed(() => {
     const leg = this.here();
     if (!leg) return undefined;
-    const yMm = this.isPushed() ? (this.found()?.aside?.yMm ?? 0) : 0;
-    const moving = leg.scene.moving.map((body) => ({
-      ...body,
-      across: [body.across[0] + yMm, body.across[1] + yMm] as const,
-    }));
-    return new Gaps(yMm === 0 ? leg.scene : { ...leg.scene, moving });
+    const pushed = this.isPushed() ? this.found()?.aside : undefined;
+    return new Gaps(pushed ? pushedFrom(leg.scene, SEATED, pushed.yMm) : leg.scene);
   });
   private readonly isPushed = computed(() => this.asideMm() !== 0);
 
@@ -164,14 +171,9 @@ export class LiftWay {
     };
   });
 
-  /** The ways to go by, leg by leg, as far as they were looked for. */
-  private readonly foundOf = linkedSignal<unknown, ReadonlyMap<number, WayFound>>({
-    source: () => this.shaped(),
-    computation: () => new Map(),
-  });
   /** The leg that has to be looked at before the moves can be taken. */
   protected readonly otherLeg = computed(() => {
-    const missing = this.legs().findIndex((_leg, index) => !this.foundOf().has(index));
+    const missing = this.legs().findIndex((_leg, index) => !this.foundOf().get(index)?.fine);
     return missing >= 0 && missing !== this.leg() && this.found()?.fine ? missing : undefined;
   });
   /** What somebody chose one go to be; absent: that of the moves that were taken, or the usual. */
@@ -189,16 +191,11 @@ export class LiftWay {
     return moves === undefined ? 'none' : equal(moves, steps) ? 'these' : 'others';
   });
 
-  /** Whether something is in before it comes back that was off on the way out. */
-  private readonly looksBack = computed(() => {
-    const lift = this.shaped()?.lift;
-    return lift !== undefined && onTheWayBack(lift).off.size < lift.off.size;
-  });
   /** The way back, where it is another one than the way out. */
   protected readonly wayBack = computed(() => {
     const lift = this.shaped()?.lift;
     const back = this.found()?.back;
-    if (!lift || !back) return undefined;
+    if (!lift || !back || back === 'as out') return undefined;
     const names = [...lift.off]
       .filter((part) => lift.inFirst.has(part))
       .map((part) => lift.map.parts.find(({ id }) => id === part)?.name ?? part);
@@ -233,19 +230,12 @@ export class LiftWay {
       const leg = this.leg();
       running?.unsubscribe();
       untracked(() => {
-        this.found.set(undefined);
         this.player.goTo(0);
         this.trouble.set('');
       });
-      if (!shaped) return;
+      if (!shaped || untracked(this.found)?.share === 1) return;
       running = this.search.find({ facts: shaped.facts, plan: shaped.plan, leg }).subscribe({
-        next: (found) => {
-          this.found.set(found);
-          const comesBack = found.back ? found.back.way !== 'none' && goesThrough(found.back.way) : !this.looksBack();
-          const goes = found.way && found.way !== 'none' && (goesThrough(found.way) || found.aside);
-          if (comesBack && found.fine && goes && found.moves.length > 0)
-            this.foundOf.update((before) => new Map(before).set(leg, found));
-        },
+        next: (found) => this.foundOf.update((before) => new Map(before).set(leg, found)),
         error: (error: unknown) => this.trouble.set(error instanceof Error ? error.message : String(error)),
       });
     });
@@ -260,12 +250,8 @@ export class LiftWay {
     const shaped = this.shaped();
     const legs = this.legs().flatMap((leg, index) => {
       const found = this.foundOf().get(index);
-      const aside = found?.aside !== undefined && this.asideLegs().has(index);
-      // Pushed aside it is not known to come back past what is in by then.
-      const goes = found?.way && found.way !== 'none' && (aside ? !found.back : goesThrough(found.way));
-      if (!found || !goes) return [];
-      const back = found.back && !aside ? { back: found.back.moves } : {};
-      return [{ leg, moves: this.movesOf(index, found), ...back }];
+      const goBy = found && movesToGoBy(found, this.asideLegs().has(index));
+      return goBy ? [{ leg, ...goBy }] : [];
     });
     if (!shaped || legs.length < this.legs().length) return undefined;
     return movesToTake(shaped.plan, shaped.lift, legs, goMm);

@@ -4,6 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { MatIcon } from '@angular/material/icon';
 import { stillOpen, unsettled } from '@brisk/core/ledger';
+import { fittedEarly } from '@brisk/core/lift';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { STATION_WORDS, sentence } from '@brisk/core/words';
 import { Desk } from '../../session/desk';
@@ -38,6 +39,15 @@ export class Refit {
   protected readonly goingIn = computed(() => {
     const state = this.desk.state();
     return state !== undefined && unsettled(state, 'refit').some(({ kind }) => kind === 'lower');
+  });
+  /** What was fitted before it is in: no way back was reckoned with it. */
+  protected readonly early = computed(() => {
+    const state = this.desk.state();
+    if (!state) return '';
+    const names = new Map(state.work.plan.map.parts.map(({ id, name }) => [id, name]));
+    return fittedEarly(state)
+      .map((part) => names.get(part) ?? part)
+      .join(', ');
   });
   protected readonly open = computed(() => {
     const state = this.desk.state();

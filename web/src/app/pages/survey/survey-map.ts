@@ -12,7 +12,7 @@ import {
 import { isOpen, partsOut } from '@brisk/core/ledger';
 import { operationId } from '@brisk/core/teardown';
 import { STATION_WORDS, sentence } from '@brisk/core/words';
-import equal from 'fast-deep-equal';
+import equal from 'fast-deep-equal/es6';
 import { Desk } from '../../session/desk';
 import { Selection } from '../../session/selection';
 import type { Choice } from '../../ui/choice';

@@ -1,0 +1,45 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+
+/** A piece of gear in the shop’s list, to be changed or taken away. */
+@Component({
+  selector: 'bl-gear-item',
+  imports: [MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <span>
+      @if (name()) {
+        <strong>{{ name() }}</strong>
+      }
+      <span class="figure stamped">{{ stamped() }}</span>
+    </span>
+    <span class="row">
+      <button matButton type="button" [attr.aria-label]="'Change ' + called()" (click)="written.emit()">Change</button>
+      <button matButton type="button" [attr.aria-label]="'Take away ' + called()" (click)="away.emit()">
+        Take away
+      </button>
+    </span>
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-wrap: wrap;
+      justify-content: space-between;
+      align-items: center;
+      gap: 0 1rem;
+    }
+
+    .stamped {
+      display: block;
+    }
+  `,
+})
+export class GearItem {
+  /** Its name, where it has one of its own. */
+  readonly name = input('');
+  /** How it is called on its buttons. */
+  readonly called = input.required<string>();
+  readonly stamped = input.required<string>();
+  readonly written = output();
+  readonly away = output();
+}
