@@ -11,7 +11,7 @@ import { MatButton } from '@angular/material/button';
       @if (name()) {
         <strong>{{ name() }}</strong>
       }
-      <span class="figure stamped">{{ stamped() }}</span>
+      <span class="stamped">{{ stamped() }}</span>
     </span>
     <span class="row">
       <button matButton type="button" [attr.aria-label]="'Change ' + called()" (click)="written.emit()">Change</button>

@@ -17,7 +17,7 @@ export interface GearRow {
     <ul>
       @for (row of rows(); track row.id) {
         <li [class.no]="row.lacks">
-          <span class="figure">{{ row.stamped }}</span>
+          <span>{{ row.stamped }}</span>
           <span>{{ row.lacks || row.does }}</span>
         </li>
       } @empty {
@@ -26,6 +26,11 @@ export interface GearRow {
     </ul>
   `,
   styles: `
+    :host {
+      display: block;
+      margin-top: 0.5rem;
+    }
+
     ul {
       margin: 0;
       padding: 0;

@@ -9,7 +9,10 @@ export class WayPlayer {
   readonly at = signal(0);
   readonly playing = signal(false);
 
-  constructor(private readonly count: () => number) {}
+  constructor(
+    private readonly count: () => number,
+    private readonly littleMotion = () => matchMedia('(prefers-reduced-motion: reduce)').matches,
+  ) {}
 
   /** Goes to a place of the way and stays there. */
   goTo(at: number): void {
@@ -32,7 +35,7 @@ export class WayPlayer {
     const last = this.count();
     if (this.at() >= last) this.at.set(0);
     this.playing.set(true);
-    const leaps = matchMedia('(prefers-reduced-motion: reduce)').matches;
+    const leaps = this.littleMotion();
     let before = performance.now();
     const frame = (now: number) => {
       if (!this.playing()) return;
