@@ -1,5 +1,15 @@
 import { ENTRY_KINDS, type EntryKind, type LedgerEntry } from '@brisk/core/ledger';
 import { lazy, mixed, type ISchema } from 'yup';
+import { unitDecidedSchema } from './entries/bench/unit-decided.js';
+import { renewalDecidedSchema } from './entries/bench/renewal-decided.js';
+import { renewalWrittenSchema } from './entries/bench/renewal-written.js';
+import { lifeGuessedSchema } from './entries/bench/life-guessed.js';
+import { termsSetSchema } from './entries/bench/terms-set.js';
+import { partPricedSchema } from './entries/parts/part-priced.js';
+import { partMovedOnSchema } from './entries/parts/part-moved-on.js';
+import { partComparedSchema } from './entries/parts/part-compared.js';
+import { coreReturnedSchema } from './entries/parts/core-returned.js';
+import { costNotedSchema } from './entries/parts/cost-noted.js';
 import { boltFoundSchema } from './entries/fasteners/bolt-found.js';
 import { boltHomedSchema } from './entries/fasteners/bolt-homed.js';
 import { boltSetAsideSchema } from './entries/fasteners/bolt-set-aside.js';
@@ -73,6 +83,16 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   noted: notedSchema,
   'part-needed': partNeededSchema,
   'part-arrived': partArrivedSchema,
+  'unit-decided': unitDecidedSchema,
+  'renewal-decided': renewalDecidedSchema,
+  'renewal-written': renewalWrittenSchema,
+  'life-guessed': lifeGuessedSchema,
+  'terms-set': termsSetSchema,
+  'part-priced': partPricedSchema,
+  'part-moved-on': partMovedOnSchema,
+  'part-compared': partComparedSchema,
+  'core-returned': coreReturnedSchema,
+  'cost-noted': costNotedSchema,
   'start-attempted': startAttemptedSchema,
   'issue-opened': issueOpenedSchema,
   'issue-sorted': issueSortedSchema,

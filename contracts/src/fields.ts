@@ -88,6 +88,9 @@ export const share = () => amount(1);
 /** The number of a tag or a bag, where there is one. */
 export const optionalNumber = () => number().integer().min(1).max(100_000).optional();
 
+/** Money in whole hundredths, never below nought, that may be left out. */
+export const optionalCents = () => number().integer().min(0).max(1_000_000_000).optional();
+
 /** Something that is so or is not so. */
 export const yesOrNo = () => boolean().required();
 

@@ -22,10 +22,13 @@ import {
   type HoldPoint,
   type JobPlan,
   type LookAt,
+  type NewPart,
   type Part,
   type Powerpack,
   type Practice,
+  type Reach,
   type RefitData,
+  type Renewal,
   type Route,
   type StepSpec,
   type ThreePointMinutes,
@@ -98,6 +101,7 @@ const part = record<Part>({
   ridesWith: named(),
   coversBay: optionalYesOrNo(),
   afterLeakCheck: optionalYesOrNo(),
+  builtIn: optionalYesOrNo(),
   movesWith: oneOf(MOVING).optional(),
   removal: optionalStep(),
 });
@@ -217,6 +221,8 @@ const deeds = () =>
     either<Deed>(
       {
         connection: named(),
+        undone: named(),
+        renewal: named(),
         part: named(),
         circuit: named(),
         condition: named(),
@@ -224,7 +230,7 @@ const deeds = () =>
         holdPoint: oneOf(HOLD_POINTS).optional(),
       },
       (deed) => Object.values(deed).filter((one) => one !== undefined).length === 1,
-      'What a chore comes before or after is one connection, part, circuit, condition, chore or hold point.',
+      'What a chore comes before or after is one connection, part, circuit, condition, renewal, chore or hold point.',
     ),
     60,
   );
@@ -235,9 +241,32 @@ const chore = record<Chore>({
   half: oneOf(HALVES),
   why: text(),
   wait: optionalYesOrNo(),
+  photo: optionalYesOrNo(),
+  recalls: named(),
   where: scope(),
   after: deeds(),
   before: deeds(),
+});
+
+const pair = () => pairOfIds().optional().default(undefined);
+const reach = () =>
+  either<Reach>(
+    { open: named(), removed: named(), parted: pair(), out: named(), why: text() },
+    ({ open, removed, parted, out }) => [open, removed, parted, out].filter((one) => one !== undefined).length === 1,
+    'What is in front of a renewal is one connection, one part, two units that are parted, or one that is out.',
+  );
+
+/** Something that is renewed while one can get at it. */
+export const renewalSchema = record<Renewal>({
+  ...stepFields,
+  id: id(),
+  name: name(),
+  at: id(),
+  reach: list(reach(), 40),
+  why: text(),
+  parts: list(record<NewPart>({ what: name(), count: count(1_000, 1), guideCents: count(1_000_000_000) }), 40),
+  lastsYears: positive(100),
+  drains: named(),
 });
 
 /** A whole connection map, field by field. What its fields mean together is checked by core’s `problemsOf`. */
@@ -263,6 +292,7 @@ export const connectionMapSchema = record<ConnectionMap>({
     100,
   ),
   chores: optionalList(chore, 100),
+  renewals: optionalList(renewalSchema, 100),
 });
 
 const practice: ISchema<Practice | undefined> = record<Practice>({

@@ -1,15 +1,13 @@
 import type { Found } from '@brisk/core/donor';
 import { DECISIONS, FITS, type Decisions, type PulledItems } from '@brisk/core/swap';
-import { number } from 'yup';
-import { id, mapOf, name, oneOf, optionalAmount, optionalText, optionalYesOrNo } from './fields.js';
+import { id, mapOf, name, oneOf, optionalAmount, optionalCents, optionalText, optionalYesOrNo } from './fields.js';
 import { record } from './record.js';
 
 /** What was chosen, option by option; whether a layout offers it is for core to say. */
 export type Choices = Readonly<Record<string, string>>;
 export const choicesSchema = () => mapOf(id(), 60);
 
-const cents = () => number().integer().min(0).max(1_000_000_000).optional();
-const price = { priceCents: cents(), coreChargeCents: cents() };
+const price = { priceCents: optionalCents(), coreChargeCents: optionalCents() };
 
 /** The other machine of a swap: what it is, what was found on it, what was decided, and what has been pulled. */
 export interface Swap {

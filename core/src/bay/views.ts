@@ -25,6 +25,7 @@ const VIEW_OF: Readonly<Record<Station, View>> = {
   'wheel-right': 'right',
   underside: 'below',
   cabin: 'inside',
+  bench: 'left',
 };
 
 /** The view of the person who opens a connection: the one in which it is drawn. */

@@ -1,5 +1,5 @@
 /** Where a person stands for a step. */
-export const STATIONS = ['bay-top', 'front', 'wheel-left', 'wheel-right', 'underside', 'cabin', 'rear'] as const;
+export const STATIONS = ['bay-top', 'front', 'wheel-left', 'wheel-right', 'underside', 'cabin', 'rear', 'bench'] as const;
 export type Station = (typeof STATIONS)[number];
 
 /** How the machine must stand: on its wheels, raised, or it does not matter. */
@@ -134,6 +134,8 @@ export interface Part {
   readonly coversBay?: boolean;
   /** It hides what may leak: it goes back on once the engine has run and the leaks have been looked for. */
   readonly afterLeakCheck?: boolean;
+  /** It is part of the unit it rides on: another unit brings its own. */
+  readonly builtIn?: boolean;
   /** What it moves with: a belt with the crank, a calliper with the wheels. */
   readonly movesWith?: Moving;
   /** How it is lifted away once nothing holds it. Absent: it never comes out by itself. */
@@ -249,9 +251,14 @@ export interface Route {
   readonly lowerSteps: readonly (StepSpec & { readonly id: string })[];
 }
 
-/** Something that is done on the way out or on the way back, by what it is done to. */
+/**
+ * Something that is done, by what it is done to: in the half of the chore that names it, and for the bench on the way
+ * together; `undone` is a connection’s being opened or a part’s coming off, whichever half the chore is of.
+ */
 export type Deed =
   | { readonly connection: ConnectionId }
+  | { readonly undone: ConnectionId | PartId }
+  | { readonly renewal: string }
   | { readonly part: PartId }
   | { readonly circuit: CircuitId }
   | { readonly condition: ConditionId }
@@ -264,14 +271,55 @@ export type Deed =
  */
 export interface Chore extends StepSpec {
   readonly id: string;
-  readonly half: 'out' | 'back';
+  readonly half: 'out' | 'bench' | 'back';
   /** Why it is done then, in the crew’s words. */
   readonly why: string;
   /** It takes time and nobody’s hands; other work goes on meanwhile. */
   readonly wait?: boolean;
   readonly where?: CheckScope;
+  /** It marks what must not be lost: a photo is asked for. */
+  readonly photo?: boolean;
+  /** The chore whose mark it goes by: that one’s photos are shown. */
+  readonly recalls?: string;
   readonly after: readonly Deed[];
   readonly before: readonly Deed[];
+}
+
+/** What has to be out of the way before something is reached while the powerpack is out, and why, in the crew’s words. */
+export type Reach = (
+  | { readonly open: ConnectionId }
+  | { readonly removed: PartId }
+  /** The two are drawn apart from each other. */
+  | { readonly parted: readonly [PartId, PartId] }
+  /** It has left the machine. */
+  | { readonly out: PartId }
+) & { readonly why: string };
+
+/** Something that is bought new, and about what it costs, in hundredths of the shop’s money. */
+export interface NewPart {
+  readonly what: string;
+  readonly count: number;
+  readonly guideCents: number;
+}
+
+/**
+ * Something that wears and is renewed, or looked after, while one can get at it. Its own step takes it off and puts the
+ * new one in; what is in front of it is `reach`.
+ */
+export interface Renewal extends StepSpec {
+  readonly id: string;
+  /** As it is spoken of: “rear crank seal”. */
+  readonly name: string;
+  /** The part it sits in or on. */
+  readonly at: PartId;
+  readonly reach: readonly Reach[];
+  /** What comes of it when it fails. */
+  readonly why: string;
+  readonly parts: readonly NewPart[];
+  /** How long one lasts as a rule, in years of ordinary use. */
+  readonly lastsYears: number;
+  /** The circuit that runs out when it is opened. */
+  readonly drains?: CircuitId;
 }
 
 /** A step of first start or handover that no connection gives rise to. */
@@ -318,6 +366,8 @@ export interface ConnectionMap {
   readonly checks: readonly CheckStep[];
   /** Work that no connection gives rise to. */
   readonly chores?: readonly Chore[];
+  /** What is worth renewing while one can get at it. */
+  readonly renewals?: readonly Renewal[];
 }
 
 /** Something nobody knew when the machine was surveyed. */

@@ -86,7 +86,8 @@ function connectionOf(state: JobState, { pinnedTo }: Photo): string | undefined 
 function whenOf(state: JobState, { pinnedTo }: Photo): ShownPhoto['when'] {
   const phase = pinnedTo.operation === undefined ? undefined : state.work.operations.get(pinnedTo.operation)?.phase;
   if (phase === undefined) return 'other';
-  return halfOf(phase);
+  const half = halfOf(phase);
+  return half === 'bench' ? 'other' : half;
 }
 
 function textOf({ title, parts, photo }: ShownPhoto): string {

@@ -9,6 +9,7 @@ import type {
   Part,
   PartId,
   RefitData,
+  Renewal,
   Route,
   Station,
   StepHeight,
@@ -227,9 +228,32 @@ export function chore(
   id: string,
   half: Chore['half'],
   spec: StepSpec & Pick<Chore, 'wait'>,
-  order: Pick<Chore, 'why' | 'after' | 'before' | 'where'> & Pick<Optional<Chore>, 'when'>,
+  order: Pick<Chore, 'why' | 'after' | 'before' | 'where' | 'photo' | 'recalls'> & Pick<Optional<Chore>, 'when'>,
 ): Optional<Chore> {
   return { id, half, ...spec, ...order };
+}
+
+/** Something worth renewing while one can get at it, by its name where `spec` has no title; `parts` by what they are and about what each costs. */
+export function renewal(
+  id: string,
+  name: string,
+  at: PartId,
+  spec: StepSpec,
+  more: Pick<Renewal, 'reach' | 'why' | 'lastsYears' | 'drains'> &
+    Pick<Optional<Renewal>, 'when'> & {
+      readonly parts: readonly (readonly [what: string, count: number, each: number])[];
+    },
+): Optional<Renewal> {
+  const { parts, ...rest } = more;
+  return {
+    ...spec,
+    title: spec.title || `Renew the ${name}`,
+    id,
+    name,
+    at,
+    ...rest,
+    parts: parts.map(([what, count, each]) => ({ what, count, guideCents: Math.round(each * 100) })),
+  };
 }
 
 /** `id` has to be off before this is reached. */

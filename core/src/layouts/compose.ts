@@ -8,6 +8,7 @@ import {
   type ConnectionMap,
   type Deed,
   type Part,
+  type Renewal,
   type Route,
   type StepSpec,
 } from '../connection-map/index.js';
@@ -42,6 +43,9 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
   const conditions = all(template.pieces.flatMap((piece) => piece.conditions ?? []));
   const circuits = all(template.pieces.flatMap((piece) => piece.circuits ?? []));
   const chores = all(template.pieces.flatMap((piece) => piece.chores ?? []));
+  const renewals = all(template.pieces.flatMap((piece) => piece.renewals ?? []))
+    .map((renewal) => ({ ...renewal, ...template.renewalChanges?.[renewal.id] }))
+    .filter(({ at }) => partIds.has(at));
 
   const present = {
     parts: partIds,
@@ -118,6 +122,8 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
     }));
   const isHere = (deed: Deed): boolean => {
     if ('connection' in deed) return present.connections.has(deed.connection);
+    if ('undone' in deed) return present.connections.has(deed.undone) || present.parts.has(deed.undone);
+    if ('renewal' in deed) return renewals.some(({ id }) => id === deed.renewal);
     if ('part' in deed) return present.parts.has(deed.part);
     if ('circuit' in deed) return keptCircuits.some(({ id }) => id === deed.circuit);
     if ('condition' in deed) return keptConditions.some(({ id }) => id === deed.condition);
@@ -146,7 +152,25 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
       .filter((check) => fits(check.with, chosen))
       .map(({ with: _with, ...check }) => place(check)),
     ...(keptChores.length > 0 ? { chores: keptChores } : {}),
+    ...(renewals.length > 0 ? { renewals: renewals.flatMap(keptRenewal) } : {}),
   };
+
+  /** What there is to reach it past; where nothing of that is on the machine, it is not either. */
+  function keptRenewal({ drains, reach, ...renewal }: Renewal): readonly Renewal[] {
+    const here = reach.filter((need) => {
+      if ('open' in need) return present.connections.has(need.open);
+      if ('removed' in need) return partIds.has(need.removed);
+      return 'parted' in need ? need.parted.every((part) => partIds.has(part)) : partIds.has(need.out);
+    });
+    if (reach.some((need) => !('out' in need)) && !here.some((need) => !('out' in need))) return [];
+    return [
+      {
+        ...place(renewal),
+        reach: here,
+        ...(drains !== undefined && keptCircuits.some(({ id }) => id === drains) ? { drains } : {}),
+      },
+    ];
+  }
 
   function keptPart({ ridesWith, removal, ...part }: Part): Part {
     return {

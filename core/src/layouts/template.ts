@@ -10,6 +10,7 @@ import type {
   Part,
   PartId,
   Powerpack,
+  Renewal,
   Route,
   Station,
 } from '../connection-map/index.js';
@@ -37,6 +38,7 @@ export interface Piece {
   readonly conditions?: readonly Optional<Condition>[];
   readonly circuits?: readonly Optional<Circuit>[];
   readonly chores?: readonly Optional<Chore>[];
+  readonly renewals?: readonly Optional<Renewal>[];
 }
 
 /** A look that is there only with some choices. */
@@ -58,6 +60,7 @@ export interface Template {
   readonly without?: readonly (ConnectionId | PartId | Chore['id'])[];
   readonly changes?: Readonly<Record<ConnectionId, Change>>;
   readonly partChanges?: Readonly<Record<PartId, Partial<Omit<Part, 'id'>>>>;
+  readonly renewalChanges?: Readonly<Record<Renewal['id'], Partial<Omit<Renewal, 'id'>>>>;
   /** Where people stand on this layout instead of where the shared pieces say. */
   readonly stations?: Readonly<Partial<Record<Station, Station>>>;
   /** Work underneath is done with the wheels on the ground: over a pit, or because it stands high enough. */

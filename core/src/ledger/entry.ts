@@ -1,4 +1,14 @@
 import type { EntryHead } from './entries/entry-rules.js';
+import type { UnitDecided } from './entries/bench/unit-decided.js';
+import type { RenewalDecided } from './entries/bench/renewal-decided.js';
+import type { RenewalWritten } from './entries/bench/renewal-written.js';
+import type { LifeGuessed } from './entries/bench/life-guessed.js';
+import type { TermsSet } from './entries/bench/terms-set.js';
+import type { PartPriced } from './entries/parts/part-priced.js';
+import type { PartMovedOn } from './entries/parts/part-moved-on.js';
+import type { PartCompared } from './entries/parts/part-compared.js';
+import type { CoreReturned } from './entries/parts/core-returned.js';
+import type { CostNoted } from './entries/parts/cost-noted.js';
 import type { BoltFound } from './entries/fasteners/bolt-found.js';
 import type { BoltHomed } from './entries/fasteners/bolt-homed.js';
 import type { BoltSetAside } from './entries/fasteners/bolt-set-aside.js';
@@ -68,6 +78,16 @@ export type EntryBody =
   | LeftOnPurpose
   | PartNeeded
   | PartArrived
+  | UnitDecided
+  | RenewalDecided
+  | RenewalWritten
+  | LifeGuessed
+  | TermsSet
+  | PartPriced
+  | PartMovedOn
+  | PartCompared
+  | CoreReturned
+  | CostNoted
   | GroundChecked
   | StartAttempted
   | IssueOpened

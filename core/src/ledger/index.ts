@@ -20,7 +20,14 @@ export { LAGGING, type Lagging, type LoadReading } from './entries/lift/load-rea
 export type { Litres } from './entries/fluids/fluid-measured.js';
 export type { FoundConnection } from './entries/map/connection-found.js';
 export type { LeftAsItIs } from './entries/map/left-on-purpose.js';
+export { COST_SORTS, COST_WORDS, type Cost, type CostSort } from './entries/parts/cost-noted.js';
+export type { Compared } from './entries/parts/part-compared.js';
+export { NEXT_STAGES, PART_STAGES, STAGE_WORDS, type PartStage } from './entries/parts/part-moved-on.js';
 export type { PartToOrder } from './entries/parts/part-needed.js';
+export { WHEN_RENEWED, type DecidedRenewal, type WhenRenewed } from './entries/bench/renewal-decided.js';
+export type { Terms } from './entries/bench/terms-set.js';
+export type { DecidedUnit } from './entries/bench/unit-decided.js';
+export { decidedAtBench, FATE_WORDS } from './at-the-bench.js';
 export type { Photo } from './entries/photos/photo-taken.js';
 export type { FollowedPlan, Pin, PlanFollowed, PlanSettings, Wait } from './entries/plan/plan-followed.js';
 export type { Note } from './entries/record/noted.js';

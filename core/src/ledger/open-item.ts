@@ -1,6 +1,7 @@
 /** What may be open at handover, in the order it is told. */
 export const OPEN_ITEM_SORTS = [
   'left-on-purpose',
+  'left-for-later',
   'still-open',
   'count',
   'fastener',

@@ -25,19 +25,22 @@ function isNotHere(state: JobState, operation: OperationId): boolean {
   return progress?.is === 'skipped' && progress.mode === 'not-here';
 }
 
+/** Kinds of steps of a connection that open it. */
+const UNDOES: readonly Operation['kind'][] = ['disconnect', 'make-safe'];
+
 /**
  * Whether nothing waits for `operation` any more: it is done, found not to be on this machine, left as it is for a
  * reason, or the way back of something that was never undone.
  */
 export function isSettled(state: JobState, operation: Operation): boolean {
   if (isDone(state, operation.id) || isNotHere(state, operation.id)) return true;
-  const { connection, part, phase } = operation;
+  const { connection, part, kind } = operation;
   if (connection !== undefined) {
     const left = state.leftAsItIs.get(connection)?.as;
-    if (phase === 'strip') return left === 'attached';
+    if (UNDOES.includes(kind)) return left === 'attached';
     return left !== undefined || isNotHere(state, operationId.open(connection));
   }
-  return phase === 'refit' && part !== undefined && isNotHere(state, operationId.remove(part));
+  return kind === 'fit' && part !== undefined && isNotHere(state, operationId.remove(part));
 }
 
 /** Operations of `phase` that are not settled, in map order. */
@@ -54,7 +57,6 @@ export interface Holding {
   readonly toBody: boolean;
 }
 
-/** Parts that have been taken out and not put back, with what rides on them. */
 /** Parts that are off the machine now, with what rides with them. */
 export function partsOut(state: JobState): ReadonlySet<PartId> {
   const out = new Set<PartId>();
@@ -148,7 +150,7 @@ export function stopOf(state: JobState): Stop {
   if (unsettled(state, 'lift').length > 0) return 'lift';
   const refit = unsettled(state, 'refit');
   const begun = [...state.work.operations.values()].some(({ id, phase }) => phase === 'refit' && isDone(state, id));
-  if (refit.length > 0) return begun ? 'refit' : 'bench';
+  if (refit.length > 0) return begun && unsettled(state, 'bench').length === 0 ? 'refit' : 'bench';
   return unsettled(state, 'first-start').length > 0 ? 'first-start' : 'handover';
 }
 
@@ -169,7 +171,7 @@ export function stuckSteps(state: JobState): readonly Operation[] {
 
 /** Whether a step of this kind may be passed over at all; never one that others' safety hangs on. */
 export function mayBePassedOver({ kind }: Operation): boolean {
-  return !['hold-point', 'make-safe', 'support', 'lift', 'lower'].includes(kind);
+  return !['hold-point', 'make-safe', 'support', 'lift', 'lower', 'shift'].includes(kind);
 }
 
 /** Fasteners to be had new: single-use ones of every connection that was opened. */

@@ -5,11 +5,16 @@ import type {
   FastenerSet,
   JobPlan,
   MachineHeight,
+  PartId,
+  Renewal,
 } from '../connection-map/index.js';
 import type { BoltPattern } from '../fasteners/index.js';
 import type { PlaneName } from '../shape/index.js';
 import type { Half, OperationId } from '../teardown/index.js';
 import type { MovesOut, Work } from '../work/index.js';
+import type { DecidedRenewal } from './entries/bench/renewal-decided.js';
+import type { Terms } from './entries/bench/terms-set.js';
+import type { DecidedUnit } from './entries/bench/unit-decided.js';
 import type { LooseBolt } from './entries/fasteners/bolt-found.js';
 import type { Accepted } from './entries/fasteners/count-accepted.js';
 import type { Bag } from './entries/fasteners/fasteners-counted.js';
@@ -18,6 +23,7 @@ import type { Keeping } from './entries/fasteners/keeping-chosen.js';
 import type { LoadReading } from './entries/lift/load-read.js';
 import type { Litres } from './entries/fluids/fluid-measured.js';
 import type { LeftAsItIs } from './entries/map/left-on-purpose.js';
+import type { Cost } from './entries/parts/cost-noted.js';
 import type { PartToOrder } from './entries/parts/part-needed.js';
 import type { Photo } from './entries/photos/photo-taken.js';
 import type { FollowedPlan } from './entries/plan/plan-followed.js';
@@ -80,6 +86,13 @@ export interface JobRecord {
   readonly measured: ReadonlyMap<PlaneName, number>;
   readonly notes: readonly Note[];
   readonly needs: ReadonlyMap<string, PartToOrder>;
+  readonly costs: ReadonlyMap<string, Cost>;
+  /** What becomes of the units, what is renewed and what is left, and how long what wears is given. */
+  readonly units: ReadonlyMap<PartId, DecidedUnit>;
+  readonly renewals: ReadonlyMap<string, DecidedRenewal>;
+  readonly ownRenewals: ReadonlyMap<string, Renewal>;
+  readonly lives: ReadonlyMap<string, { readonly yearsLeft: number } & Mark>;
+  readonly terms?: Terms;
   readonly attempts: readonly Attempt[];
   readonly issues: ReadonlyMap<string, Issue>;
   readonly plans: ReadonlyMap<Half, FollowedPlan>;
@@ -117,6 +130,11 @@ export function emptyRecord(): JobRecord {
     measured: new Map(),
     notes: [],
     needs: new Map(),
+    costs: new Map(),
+    units: new Map(),
+    renewals: new Map(),
+    ownRenewals: new Map(),
+    lives: new Map(),
     attempts: [],
     issues: new Map(),
     plans: new Map(),

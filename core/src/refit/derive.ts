@@ -44,24 +44,25 @@ export interface Refit {
  * Derives the way back from the way out. Access edges are turned round (what was uncovered first is covered last),
  * what must be in before lowering waits on the near side of the pre-lower hold point, mounts are all started by hand
  * before any is seated and all seated before any has its final torque, circuits are filled when their last joint is
- * closed, and what isolated the battery goes back last.
+ * closed, and what isolated the battery goes back last. `inAll`: with what is opened and drained at the bench as well,
+ * which chores, looks and fills go by.
  */
-export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
+export function refitOf(plan: JobPlan, teardown: Teardown, inAll: Teardown = teardown): Refit {
   const { map } = plan;
   const opened = map.connections.filter(({ id }) => teardown.opened.has(id) && !plan.leftOff?.includes(id));
-  const checks = checkOperations(plan, teardown);
+  const checks = checkOperations(plan, inAll);
   const looked = planHeldTo(plan, 3) && checks.some(({ id }) => id === operationId.check('leaks'));
   const late = looked ? afterLeakCheck(map) : new Set<string>();
   const stages = new Map(opened.map((connection) => [connection.id, stagesOf(connection)]));
-  const steps = deedsBack(teardown, stages);
-  const chores = choresFor(plan, teardown, 'back', steps);
+  const steps = deedsBack(plan, inAll);
+  const chores = choresFor(plan, inAll, 'back', steps);
   const operations = [
     ...chores.map(choreOperation),
     ...lowerOperations(plan),
     ...fitOperations(map, teardown),
     ...opened.flatMap(connectionOperations),
     ...adaptOperations(plan),
-    ...fillOperations(map, teardown),
+    ...fillOperations(map, inAll),
     ...releaseOperations(map, teardown),
   ].map((operation): Operation =>
     late.has(operation.part ?? '') || late.has(operation.connection ?? '')
@@ -92,9 +93,19 @@ export function refitOf(plan: JobPlan, teardown: Teardown): Refit {
 }
 
 /** The steps of the way back by what they are done to. */
-function deedsBack(teardown: Teardown, stages: ReadonlyMap<string, Stages>): DeedSteps {
+export function deedsBack({ map, leftOff }: JobPlan, teardown: Teardown): DeedSteps {
   const once = (done: boolean, id: string) => (done ? { first: id, last: id } : undefined);
+  const stages = new Map<string, Stages>(
+    map.connections
+      .filter(({ id }) => teardown.opened.has(id) && !leftOff?.includes(id))
+      .map((connection) => [connection.id, stagesOf(connection)]),
+  );
   return (deed) => {
+    if ('undone' in deed)
+      return teardown.removed.has(deed.undone)
+        ? once(true, operationId.remove(deed.undone))
+        : once(teardown.opened.has(deed.undone), operationId.open(deed.undone));
+    if ('renewal' in deed) return undefined;
     if ('connection' in deed) return stages.get(deed.connection);
     if ('part' in deed) return once(teardown.removed.has(deed.part), operationId.fit(deed.part));
     if ('circuit' in deed) return once(teardown.drained.has(deed.circuit), operationId.fill(deed.circuit));

@@ -3,4 +3,7 @@
  * laid over them: in before lowering, fingers before tools, all mounts seated before any is torqued, circuits filled
  * when closed, battery last, and the checks of first start and handover behind the pre-start hold point.
  */
-export { refitOf, type Refit } from './derive.js';
+export { deedsBack, refitOf, type Refit } from './derive.js';
+export { connectionOperations, fitting } from './operations.js';
+export { stageEdges } from './edges.js';
+export { stagesOf, type Stages } from './stages.js';

@@ -47,7 +47,7 @@ export function fitOperations(map: ConnectionMap, teardown: Teardown): readonly 
     if (!part?.removal) return [];
     return [
       {
-        ...forFitting(part.removal),
+        ...fitting(part.removal),
         id: operationId.fit(id),
         phase: 'refit',
         kind: 'fit',
@@ -78,7 +78,7 @@ function torqueMinutes({ fasteners }: Connection, { targetNm, angleDeg }: Torque
 const TAKES_APART = /penetrant|puller|breaker|pry bar|plugs and caps|drain tray/;
 
 /** A removal as it is on the way back: what was to be minded taking the part out says nothing of setting it in. */
-function forFitting({ tip: _tip, tools, ...step }: StepSpec): StepSpec {
+export function fitting({ tip: _tip, tools, ...step }: StepSpec): StepSpec {
   return { ...step, tools: tools.filter((tool) => !TAKES_APART.test(tool)) };
 }
 

@@ -22,12 +22,19 @@ export function choreOperation({
   why: _why,
   wait,
   where: _where,
+  recalls,
   after: _after,
   before: _before,
   ...step
 }: Chore): Operation {
-  const phase = half === 'out' ? 'strip' : 'refit';
-  return { ...step, id: operationId.chore(id), phase, kind: wait === true ? 'wait' : 'prepare' };
+  const phase = ({ out: 'strip', bench: 'bench', back: 'refit' } as const)[half];
+  return {
+    ...step,
+    id: operationId.chore(id),
+    phase,
+    kind: wait === true ? 'wait' : 'prepare',
+    ...(recalls === undefined ? {} : { recalls: operationId.chore(recalls) }),
+  };
 }
 
 /** What each of `chores` waits for, and what waits for it, as far as that is done on the job. */
@@ -57,18 +64,21 @@ export function choreEdges(chores: readonly Chore[], steps: DeedSteps): readonly
 /** The steps of the way out by what they are done to: `there` says which are on the job. */
 export function deedsOut(there: ReadonlySet<OperationId>, establishing: (condition: string) => OperationId): DeedSteps {
   return (deed) => {
+    if ('renewal' in deed) return undefined;
     const id =
-      'connection' in deed
-        ? operationId.open(deed.connection)
-        : 'part' in deed
-          ? operationId.remove(deed.part)
-          : 'circuit' in deed
-            ? operationId.drain(deed.circuit)
-            : 'condition' in deed
-              ? establishing(deed.condition)
-              : 'holdPoint' in deed
-                ? operationId.hold(deed.holdPoint)
-                : operationId.chore(deed.chore);
-    return there.has(id) ? { first: id, last: id } : undefined;
+      'undone' in deed
+        ? [operationId.remove(deed.undone), operationId.open(deed.undone)].find((one) => there.has(one))
+        : 'connection' in deed
+          ? operationId.open(deed.connection)
+          : 'part' in deed
+            ? operationId.remove(deed.part)
+            : 'circuit' in deed
+              ? operationId.drain(deed.circuit)
+              : 'condition' in deed
+                ? establishing(deed.condition)
+                : 'holdPoint' in deed
+                  ? operationId.hold(deed.holdPoint)
+                  : operationId.chore(deed.chore);
+    return id !== undefined && there.has(id) ? { first: id, last: id } : undefined;
   };
 }

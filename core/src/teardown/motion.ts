@@ -7,7 +7,7 @@ export interface Motion {
   readonly at: readonly Moving[];
 }
 
-const GEAR = ['support', 'release', 'lift', 'lower'];
+const GEAR = ['support', 'release', 'lift', 'lower', 'shift'];
 
 /**
  * What `operation` of work on `map` sets in motion and what hands are at during it. Weight is in motion while gear takes

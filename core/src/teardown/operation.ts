@@ -12,12 +12,19 @@ import type {
 
 export type OperationId = string;
 
-/** The halves of a job, which are planned by themselves: the way out and the way back. */
-export const HALVES = ['out', 'back'] as const;
+/** The parts of a job that are planned by themselves: the way out, the bench while it is out, and the way back. */
+export const HALVES = ['out', 'bench', 'back'] as const;
 export type Half = (typeof HALVES)[number];
 
 /** The stretches of the journey an operation may belong to, in order, and the half each is part of. */
-const HALF_OF = { strip: 'out', lift: 'out', refit: 'back', 'first-start': 'back', handover: 'back' } as const;
+const HALF_OF = {
+  strip: 'out',
+  lift: 'out',
+  bench: 'bench',
+  refit: 'back',
+  'first-start': 'back',
+  handover: 'back',
+} as const;
 export type WorkPhase = keyof typeof HALF_OF;
 export const PHASES = Object.keys(HALF_OF) as readonly WorkPhase[];
 
@@ -42,6 +49,8 @@ export type OperationKind =
   | 'hold-point'
   | 'lift'
   | 'lower'
+  | 'shift'
+  | 'renew'
   | 'fit'
   | 'adapt'
   | 'start-by-hand'
@@ -61,6 +70,12 @@ export interface Operation extends StepSpec {
   readonly condition?: ConditionId;
   readonly circuit?: CircuitId;
   readonly holdPoint?: HoldPointId;
+  /** What is renewed at it. */
+  readonly renewal?: string;
+  /** A photo is asked for: it marks what must not be lost. */
+  readonly photo?: boolean;
+  /** The step whose photos are shown: the mark it goes by. */
+  readonly recalls?: OperationId;
   /** Only once the engine has run. */
   readonly needsRunning?: boolean;
   /** What hands are at during it: nobody moves that meanwhile. */
@@ -104,6 +119,13 @@ export const operationId = {
   release: (condition: ConditionId): OperationId => `release:${condition}`,
   check: (step: string): OperationId => `check:${step}`,
   chore: (chore: string): OperationId => `do:${chore}`,
+  renew: (renewal: string): OperationId => `renew:${renewal}`,
+  stand: (): OperationId => 'shift:stand',
+  apart: (part: PartId): OperationId => `shift:apart-${part}`,
+  together: (part: PartId): OperationId => `shift:together-${part}`,
+  compare: (part: PartId): OperationId => `shift:compare-${part}`,
+  change: (part: PartId): OperationId => `shift:change-${part}`,
+  carryOver: (part: PartId): OperationId => `shift:carry-${part}`,
 } as const;
 
 const VERBS: Readonly<Record<ConnectionKind, { readonly open: string; readonly close: string }>> = {

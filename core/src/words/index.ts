@@ -9,6 +9,7 @@ export const STATION_WORDS: Readonly<Record<Station, string>> = {
   underside: 'Underneath',
   cabin: 'In the cabin',
   rear: 'Behind',
+  bench: 'At the bench',
 };
 
 export const HEIGHT_WORDS: Readonly<Record<StepHeight, string>> = {

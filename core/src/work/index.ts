@@ -11,7 +11,8 @@ import {
   type PartId,
 } from '../connection-map/index.js';
 import { byMoves, type MovesOut } from './by-moves.js';
-import { refitOf, type Refit } from '../refit/index.js';
+import { benchOf, NOTHING_DECIDED, openedInAll, type Bench, type BenchDecisions } from '../bench/index.js';
+import { deedsBack, refitOf, type Refit } from '../refit/index.js';
 import {
   motionOf,
   operationId,
@@ -47,6 +48,8 @@ export interface Work extends PrecedenceGraph {
   readonly boundary: readonly Connection[];
   /** Why each operation of the way out is in the plan. */
   readonly because: ReadonlyMap<OperationId, string>;
+  /** What is done while it is out, and what for. */
+  readonly bench: Pick<Bench, 'opened' | 'removed' | 'pairs' | 'renewed' | 'unreached' | 'replaced'>;
   /** Steps that are one job in the same hands, out and back. */
   readonly runs: readonly Run[];
 }
@@ -55,14 +58,19 @@ export interface Work extends PrecedenceGraph {
 const known = new WeakMap<JobPlan, Work>();
 
 /**
- * All work of `plan`, with the connections `found` while working laid onto its map, unless it has them by now, and with the
- * `moves` of its lift where they were worked out for this machine. Throws `MapError` and
+ * All work of `plan`, with the connections `found` while working laid onto its map, unless it has them by now, with the
+ * `moves` of its lift where they were worked out for this machine, and with what is done at the bench as was `decided`. Throws `MapError` and
  * `CyclicMapError` as the teardown does.
  */
-export function workOf(plan: JobPlan, found: readonly Connection[] = [], moves?: MovesOut): Work {
-  if (moves) return derived(byMoves(withFound(plan, found), moves));
-  if (found.length > 0) return derived(withFound(plan, found));
-  const work = known.get(plan) ?? derived(plan);
+export function workOf(
+  plan: JobPlan,
+  found: readonly Connection[] = [],
+  moves?: MovesOut,
+  decided: BenchDecisions = NOTHING_DECIDED,
+): Work {
+  if (moves) return derived(byMoves(withFound(plan, found), moves), decided);
+  if (found.length > 0 || decided !== NOTHING_DECIDED) return derived(withFound(plan, found), decided);
+  const work = known.get(plan) ?? derived(plan, decided);
   known.set(plan, work);
   return work;
 }
@@ -73,14 +81,17 @@ function withFound(plan: JobPlan, found: readonly Connection[]): JobPlan {
   return { ...plan, map: { ...plan.map, connections: [...plan.map.connections, ...more] } };
 }
 
-function derived(whole: JobPlan): Work {
+function derived(whole: JobPlan, decided: BenchDecisions): Work {
   const teardown = teardownOf(whole);
-  const refit = refitOf(whole, teardown);
-  const operations = [...teardown.operations, ...refit.operations].map((operation) => ({
+  const bench = benchOf(whole, teardown, decided, deedsBack(whole, teardown));
+  const refit = refitOf(whole, teardown, openedInAll(teardown, bench));
+  const together = [...bench.operations, ...refit.operations];
+  const operations = [...teardown.operations, ...together].map((operation) => ({
     ...operation,
     ...motionOf(operation, whole.map),
   }));
-  const precedence = [...teardown.precedence, ...refit.precedence, ...afterTheLift(teardown, refit)];
+  const after = [...bench.precedence, ...refit.precedence];
+  const precedence = [...teardown.precedence, ...after, ...afterTheLift(teardown, together, after)];
   refuseLoops(operations, precedence, whole.map);
   return {
     plan: whole,
@@ -90,8 +101,9 @@ function derived(whole: JobPlan): Work {
     connections: new Map(whole.map.connections.map((connection) => [connection.id, connection])),
     lump: teardown.lump,
     boundary: crossing(whole.map.connections, teardown.lump),
-    because: teardown.because,
-    runs: planHeldTo(whole, 3) ? [...torqueRuns(refit, precedence), ...runsOf(teardown, refit)] : [],
+    because: new Map([...teardown.because, ...bench.because]),
+    bench,
+    runs: planHeldTo(whole, 3) ? [...torqueRuns(together, precedence), ...runsOf(teardown, refit)] : [],
   };
 }
 
@@ -99,7 +111,7 @@ function derived(whole: JobPlan): Work {
  * Whoever closes a joint goes on to its torque, unless that has to wait: for others of its group, for a joint that comes
  * before it, for the machine to stand otherwise, or for fewer hands.
  */
-function torqueRuns({ operations }: Refit, precedence: readonly Precedence[]): readonly Run[] {
+function torqueRuns(operations: readonly Operation[], precedence: readonly Precedence[]): readonly Run[] {
   const byId = new Map(operations.map((operation) => [operation.id, operation]));
   const waits = new Map<OperationId, Set<OperationId>>();
   for (const { before, after } of precedence) waits.set(after, (waits.get(after) ?? new Set()).add(before));
@@ -126,16 +138,24 @@ function runsOf({ hanging }: Teardown, { operations }: Refit): readonly Run[] {
   });
 }
 
-/** Whatever may begin the way back waits until the powerpack is out and set down. */
-function afterTheLift(teardown: Teardown, refit: Refit): readonly Precedence[] {
+/** Whatever may begin at the bench or on the way back waits until the powerpack is out and set down. */
+function afterTheLift(
+  teardown: Teardown,
+  operations: readonly Operation[],
+  edges: readonly Precedence[],
+): readonly Precedence[] {
   const out = teardown.operations.filter(({ phase }) => phase === 'lift').at(-1);
   if (!out) return [];
-  const waiting = new Set(refit.precedence.map(({ after }) => after));
-  return refit.operations
+  const waiting = new Set(edges.map(({ after }) => after));
+  return operations
     .filter(({ id }) => !waiting.has(id))
-    .map(({ id }) => ({
+    .map(({ id, phase }) => ({
       before: out.id,
       after: id,
-      reason: { kind: 'sequence', words: 'It goes back once the powerpack has been out.' },
+      reason: {
+        kind: 'sequence',
+        words:
+          phase === 'bench' ? 'It is reached with the powerpack out.' : 'It goes back once the powerpack has been out.',
+      },
     }));
 }

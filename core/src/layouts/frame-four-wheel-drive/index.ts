@@ -21,6 +21,8 @@ import { transferBox, transferOil } from './transfer.js';
 import { frontPipeSoaked } from '../systems/heat-and-rust.js';
 import { oilChange } from '../systems/oil-change.js';
 import { cleanBay, coveredPaint } from '../systems/paint-and-bay.js';
+import { insideTheEngine } from '../systems/inside-the-engine.js';
+import { worthBetween, worthOnTheEngine, worthOnTheGearbox } from '../systems/worth-renewing.js';
 import { clutchWork } from '../systems/clutch-work.js';
 
 export const frameFourWheelDrive: Template = {
@@ -73,6 +75,10 @@ export const frameFourWheelDrive: Template = {
     coveredPaint,
     cleanBay,
     clutchWork,
+    insideTheEngine,
+    worthBetween,
+    worthOnTheEngine,
+    worthOnTheGearbox,
     {
       conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld, engineOnStand],
       circuits: [

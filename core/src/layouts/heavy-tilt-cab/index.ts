@@ -19,6 +19,8 @@ import { underTheCab } from './under-the-cab.js';
 import { coolAndSoak } from '../systems/heat-and-rust.js';
 import { oilChange } from '../systems/oil-change.js';
 import { cleanBay } from '../systems/paint-and-bay.js';
+import { insideTheEngine } from '../systems/inside-the-engine.js';
+import { worthBetween, worthOnTheEngine, worthOnTheGearbox } from '../systems/worth-renewing.js';
 import { clutchWork } from '../systems/clutch-work.js';
 
 const gantry = { tools: ['gantry crane', 'spreader beam'] } as const;
@@ -115,6 +117,10 @@ export const heavyTiltCab: Template = {
     oilChange({ plugNm: 60, spanner: '24 mm spanner' }),
     cleanBay,
     clutchWork,
+    insideTheEngine,
+    worthBetween,
+    worthOnTheEngine,
+    worthOnTheGearbox,
     {
       conditions: [gearboxOnJack, heavyEngineHeld],
       circuits: [

@@ -21,6 +21,8 @@ import { lengthwiseRoutes, powerpacks } from './ways-out.js';
 import { frontPipeSoaked } from '../systems/heat-and-rust.js';
 import { oilChange } from '../systems/oil-change.js';
 import { cleanBay, coveredPaint } from '../systems/paint-and-bay.js';
+import { insideTheEngine } from '../systems/inside-the-engine.js';
+import { worthBetween, worthOnAnAutomatic, worthOnTheEngine, worthOnTheGearbox } from '../systems/worth-renewing.js';
 import { clutchWork, converterWork } from '../systems/clutch-work.js';
 
 const around: readonly Piece[] = [
@@ -45,6 +47,10 @@ const around: readonly Piece[] = [
   bellHousing,
   frontPipeSoaked,
   oilChange({ plugNm: 35, spanner: '17 mm spanner' }),
+  insideTheEngine,
+  worthBetween,
+  worthOnTheEngine,
+  worthOnTheGearbox,
   coveredPaint,
   cleanBay,
   { conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld, engineOnStand] },
@@ -86,6 +92,7 @@ export const longitudinalAutomatic: Template = {
     automaticGearbox,
     highVoltage,
     converterWork,
+    worthOnAnAutomatic,
     {
       circuits: [
         coolant({ capacityL: 9.6, drainsL: 6.8 }),

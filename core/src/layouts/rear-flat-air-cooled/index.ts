@@ -12,6 +12,7 @@ import { gearboxOnJack } from '../systems/supports.js';
 import { offer, type Template } from '../template.js';
 import { flatEngine } from './flat-engine.js';
 import { coolAndSoak } from '../systems/heat-and-rust.js';
+import { worthBetween, worthOnASmallEngine } from '../systems/worth-renewing.js';
 import { clutchWork } from '../systems/clutch-work.js';
 import { cleanBay } from '../systems/paint-and-bay.js';
 
@@ -56,6 +57,8 @@ export const rearFlatAirCooled: Template = {
     }),
     cleanBay,
     clutchWork,
+    worthBetween,
+    worthOnASmallEngine,
     { conditions: [gearboxOnJack], circuits: [gearboxOil({ capacityL: 3, drainsL: 2.7 })] },
   ],
   without: ['gearbox-ground', 'engine-ground', 'oil-level', 'knock-sensor', 'cam-sensor'],

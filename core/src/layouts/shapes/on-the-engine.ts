@@ -27,6 +27,19 @@ export const inlineEngine: Shapes = {
     ),
     drum(['bell>pulley*0.88', 'pulley'], 'centre', 'crank', 75),
   ),
+  sump: letInto(['engine'], block(['bell+50', 'bell>pulley*0.5'], ['hot+40', 'cold-40'], ['sump', 'crank>sump*0.62'])),
+  'head-cover': letInto(
+    ['engine'],
+    block(['bell+40', 'bell>pulley*0.82'], ['hot+20', 'cold-20'], ['deck>top*0.72', 'top']),
+  ),
+  'timing-cover': letInto(
+    ['engine'],
+    block(['bell>pulley*0.82', 'bell>pulley*0.88'], ['hot', 'cold'], ['crank-60', 'deck']),
+  ),
+  'front-pulley': letInto(
+    ['engine', 'timing-cover', 'drive-belt'],
+    drum(['bell>pulley*0.88', 'pulley'], 'centre', 'crank', 75),
+  ),
 };
 
 /** What is bolted to such an engine, whatever it burns. */

@@ -6,6 +6,9 @@ const PARTED = ['bell-housing', 'bell-lower'];
 const WITH_PEDAL = { clutch: ['hydraulic', 'cable'] } as const;
 const joined: readonly Deed[] = [...PARTED.map((connection) => ({ connection })), { holdPoint: 'pre-lower' }];
 
+/** What is renewed with the clutch off. */
+const behindClutch: readonly Deed[] = ['clutch', 'pilot-bearing', 'rear-crank-seal'].map((renewal) => ({ renewal }));
+
 /** The clutch while the gearbox is off the engine: where the engine is out, on its stand; where it stays, from below. */
 function whileParted(suffix: string, at: Where, where: CheckScope): NonNullable<Piece['chores']> {
   const scope = { ...where, touches: PARTED };
@@ -13,7 +16,7 @@ function whileParted(suffix: string, at: Where, where: CheckScope): NonNullable<
   return [
     chore(
       own('clutch-off'),
-      'back',
+      'bench',
       doing('Mark and take the clutch cover off; look at cover, disc, flywheel and crank seal', at, [6, 12, 25], {
         tools: ['13 mm ratchet', 'paint marker', 'flywheel holder', 'lamp'],
         cautions: ['eyes'],
@@ -23,13 +26,14 @@ function whileParted(suffix: string, at: Where, where: CheckScope): NonNullable<
         when: WITH_PEDAL,
         why: 'Nothing of this is reached again without parting engine and gearbox.',
         where: scope,
+        photo: true,
         after: [],
-        before: [...joined, { chore: own('clutch-on') }],
+        before: [...joined, { chore: own('clutch-on') }, { undone: 'flywheel-bolts' }, ...behindClutch],
       },
     ),
     chore(
       own('clutch-on'),
-      'back',
+      'bench',
       doing('Set the disc by its side mark, centre it, and draw the cover down crosswise, 25 N·m', at, [8, 15, 30], {
         tools: ['centring tool', '13 mm ratchet', 'torque wrench', 'flywheel holder'],
         tip: 'Degreased face, dry splines but for a smear. A turn at a time. Nobody sees a reversed disc afterwards.',
@@ -38,13 +42,14 @@ function whileParted(suffix: string, at: Where, where: CheckScope): NonNullable<
         when: WITH_PEDAL,
         why: 'Off centre, the shaft does not go in.',
         where: scope,
-        after: [{ chore: own('clutch-off') }],
+        recalls: own('clutch-off'),
+        after: [{ chore: own('clutch-off') }, { connection: 'flywheel-bolts' }, ...behindClutch],
         before: joined,
       },
     ),
     chore(
       own('release-bearing'),
-      'back',
+      'bench',
       doing('Turn release bearing and pilot bearing by hand, smear guide tube and splines', at, [3, 6, 12], {
         tools: ['high-melting grease', 'lamp'],
         tip: 'It runs silent or it is changed now. Fork seated on its ball.',
@@ -64,7 +69,7 @@ function whileParted(suffix: string, at: Where, where: CheckScope): NonNullable<
 const cleanFaces = (suffix: string, at: Where, where: CheckScope) =>
   chore(
     `clean-faces${suffix}`,
-    'back',
+    'bench',
     doing('Clean the faces of engine and gearbox and look at both dowels', at, [3, 6, 15], {
       tools: ['scraper', 'wire brush', 'lamp'],
       tip: 'A dowel that stayed in the wrong half is driven back. No burr, no dirt between the faces.',
@@ -144,7 +149,7 @@ export const converterWork: Piece = {
     cleanFaces('-below', below, { staysIn: 'engine' }),
     chore(
       'converter-home',
-      'back',
+      'bench',
       doing('Push and turn the converter home, measure its depth, hold it in with a strip', nose, [3, 6, 15], {
         tools: ['straight edge', 'rule', 'strip and bolt'],
         tip: 'It drops in three times. The depth is the maker’s; a hair short and the pump breaks at the first bolt.',

@@ -75,6 +75,7 @@ export const manualGearbox: Piece = {
     driveline.bolted('flywheel-bolts', 'the flywheel', ['flywheel', 'engine'], below, [15, 30, 60], {
       tools: ['17 mm ratchet', 'flywheel holder'],
       set: { count: 8, what: 'M10×1.0 × 22, 17 mm', singleUse: true },
+      access: [after('bell-housing', 'It is behind the bell housing.')],
       nm: 60,
       deg: 60,
     }),
@@ -159,12 +160,14 @@ export const automaticGearbox: Piece = {
       below,
       [2, 4, 10],
       {
+        access: [after('bell-housing', 'It is behind the bell housing.')],
         back: 'Push and turn until it drops in three times, then measure its depth.',
       },
     ),
     driveline.bolted('flexplate-bolts', 'the drive plate', ['flexplate', 'engine'], below, [10, 20, 40], {
       tools: ['17 mm ratchet'],
       set: { count: 8, what: 'M10×1.0 × 22, 17 mm', singleUse: true },
+      access: [after('bell-housing', 'It is behind the bell housing.')],
       nm: 60,
       deg: 45,
     }),

@@ -23,19 +23,25 @@ function changedAt(
   { plugNm, spanner }: Plug,
   also: readonly Deed[],
 ): NonNullable<Piece['chores']> {
+  const half = suffix === '' ? 'bench' : 'back';
   const before: readonly Deed[] = [{ circuit: 'engine-oil' }, ...also];
   return [
     chore(
       `sump-plug${suffix}`,
-      'back',
+      half,
       doing(`Sump plug in with a new washer, ${plugNm} N·m`, at, [1, 3, 6], {
         tools: [spanner, 'torque wrench', 'new washer'],
       }),
-      { why: 'Oil is filled when it cannot run out below.', where, after: [], before },
+      {
+        why: 'Oil is filled when it cannot run out below.',
+        where,
+        after: [{ connection: 'sump-bolts' }],
+        before,
+      },
     ),
     chore(
       `oil-filter${suffix}`,
-      'back',
+      half,
       doing('Change the oil filter', at, [3, 6, 15], {
         tools: ['filter wrench', 'new filter', 'drain tray'],
         tip: 'The old seal came off with it? New seal oiled. Filled first where it stands upright.',

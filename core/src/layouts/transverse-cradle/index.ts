@@ -21,6 +21,8 @@ import { routes } from './ways-out.js';
 import { frontPipeSoaked } from '../systems/heat-and-rust.js';
 import { oilChange } from '../systems/oil-change.js';
 import { cleanBay, coveredPaint } from '../systems/paint-and-bay.js';
+import { insideTheEngine } from '../systems/inside-the-engine.js';
+import { worthBetween, worthOnTheEngine, worthOnTheGearbox } from '../systems/worth-renewing.js';
 import { clutchWork } from '../systems/clutch-work.js';
 
 export const transverseCradle: Template = {
@@ -74,6 +76,10 @@ export const transverseCradle: Template = {
     coveredPaint,
     cleanBay,
     clutchWork,
+    insideTheEngine,
+    worthBetween,
+    worthOnTheEngine,
+    worthOnTheGearbox,
     cradle,
     {
       conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld, onTheDolly],

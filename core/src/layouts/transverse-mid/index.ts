@@ -19,6 +19,8 @@ import { behindTheSeats } from './behind-the-seats.js';
 import { frontPipeSoaked } from '../systems/heat-and-rust.js';
 import { oilChange } from '../systems/oil-change.js';
 import { cleanBay, coveredPaint } from '../systems/paint-and-bay.js';
+import { insideTheEngine } from '../systems/inside-the-engine.js';
+import { worthBetween, worthOnTheEngine, worthOnTheGearbox } from '../systems/worth-renewing.js';
 import { clutchWork } from '../systems/clutch-work.js';
 
 const shafts = [
@@ -71,6 +73,10 @@ export const transverseMid: Template = {
     coveredPaint,
     cleanBay,
     clutchWork,
+    insideTheEngine,
+    worthBetween,
+    worthOnTheEngine,
+    worthOnTheGearbox,
     behindTheSeats,
     {
       conditions: [onTheHoist({ ...tail, height: 'raised' }, ['lid']), gearboxOnJack, engineHeld, onTheDolly],

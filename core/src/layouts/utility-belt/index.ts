@@ -12,6 +12,7 @@ import { petrol } from '../systems/petrol.js';
 import { offer, type Template } from '../template.js';
 import { engineDeck } from './engine-deck.js';
 import { coolAndSoak } from '../systems/heat-and-rust.js';
+import { worthOnASmallEngine } from '../systems/worth-renewing.js';
 import { oilChange } from '../systems/oil-change.js';
 
 const hoist = { station: 'rear', height: 'ground', tools: ['engine hoist', 'rated sling'] } as const;
@@ -53,6 +54,7 @@ export const utilityBelt: Template = {
     engineDeck,
     coolAndSoak(['silencer-nuts'], { where: tail }),
     oilChange({ plugNm: 22, spanner: '14 mm spanner' }),
+    worthOnASmallEngine,
     {
       circuits: [
         coolant({ capacityL: 3.2, drainsL: 2.4 }),

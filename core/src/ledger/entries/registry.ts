@@ -1,5 +1,15 @@
 import type { EntryBody, EntryKind, BodyOf } from '../entry.js';
 import type { EntryRules } from './entry-rules.js';
+import { unitDecided } from './bench/unit-decided.js';
+import { renewalDecided } from './bench/renewal-decided.js';
+import { renewalWritten } from './bench/renewal-written.js';
+import { lifeGuessed } from './bench/life-guessed.js';
+import { termsSet } from './bench/terms-set.js';
+import { partPriced } from './parts/part-priced.js';
+import { partMovedOn } from './parts/part-moved-on.js';
+import { partCompared } from './parts/part-compared.js';
+import { coreReturned } from './parts/core-returned.js';
+import { costNoted } from './parts/cost-noted.js';
 import { boltFound } from './fasteners/bolt-found.js';
 import { boltHomed } from './fasteners/bolt-homed.js';
 import { boltSetAside } from './fasteners/bolt-set-aside.js';
@@ -70,6 +80,16 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'left-on-purpose': leftOnPurpose,
   'part-needed': partNeeded,
   'part-arrived': partArrived,
+  'unit-decided': unitDecided,
+  'renewal-decided': renewalDecided,
+  'renewal-written': renewalWritten,
+  'life-guessed': lifeGuessed,
+  'terms-set': termsSet,
+  'part-priced': partPriced,
+  'part-moved-on': partMovedOn,
+  'part-compared': partCompared,
+  'core-returned': coreReturned,
+  'cost-noted': costNoted,
   'ground-checked': groundChecked,
   'start-attempted': startAttempted,
   'issue-opened': issueOpened,

@@ -7,6 +7,7 @@ import type { OpenItem } from '../../open-item.js';
 import { isDone } from '../../reading.js';
 import { NOTHING, refuse, unknown } from '../../refusal.js';
 import type { JobState, Mark } from '../../state.js';
+import { stopOfStep } from '../../stops.js';
 import type { EntryRules } from '../entry-rules.js';
 import type { Keeping } from './keeping-chosen.js';
 
@@ -57,7 +58,9 @@ export const fastenersCounted: EntryRules<FastenersCounted> = {
     // What was accepted was the count as it stood.
     draft.countsAccepted.delete(connection);
   },
-  stop: (_, { direction }) => (direction === 'out' ? 'strip' : 'refit'),
+  stop: (state, { connection, direction }) =>
+    stopOfStep(state, direction === 'out' ? operationId.open(connection) : operationId.close(connection)) ??
+    (direction === 'out' ? 'strip' : 'refit'),
   minutes: 'of-what-comes-next',
   binds: ({ connection }) => ({ connections: [connection], been: 'counted' }),
   leavesOpen: (state) => [...mismatches(state), ...uneven(state)],

@@ -1,6 +1,7 @@
 import { MapError, routeOf } from '../../../connection-map/index.js';
 import { byMoves, workOf, type MovesOut } from '../../../work/index.js';
 import { isDone } from '../../reading.js';
+import { workNow } from '../../at-the-bench.js';
 import { NOTHING, refuse, type Refusal } from '../../refusal.js';
 import type { JobState } from '../../state.js';
 import { several } from '../../../words/index.js';
@@ -32,7 +33,7 @@ export const movesTaken: EntryRules<MovesTaken> = {
   },
   fold(draft, { kind: _kind, id: _id, at: _at, by: _by, ...moves }) {
     draft.moves = moves;
-    draft.work = workOf(draft.plan, draft.found, draft.moves);
+    draft.work = workNow(draft);
   },
   stop: () => 'lift',
   minutes: 'by-itself',

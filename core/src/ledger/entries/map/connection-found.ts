@@ -7,9 +7,9 @@ import {
   type StepHeight,
 } from '../../../connection-map/index.js';
 import { operationId } from '../../../teardown/index.js';
-import { workOf } from '../../../work/index.js';
 import { asFound } from '../../found.js';
 import { allLifted, isDone } from '../../reading.js';
+import { workNow } from '../../at-the-bench.js';
 import { NOTHING, refuse, unknown, type Refusal } from '../../refusal.js';
 import type { JobState } from '../../state.js';
 import type { EntryRules } from '../entry-rules.js';
@@ -54,7 +54,7 @@ export const connectionFound: EntryRules<ConnectionFound> = {
   /** A found connection joins the map; what was signed before it was known is signed again. */
   fold(draft, { connection, alreadyOpen }, mark) {
     draft.found.push(asFound(connection));
-    draft.work = workOf(draft.plan, draft.found, draft.moves);
+    draft.work = workNow(draft);
     if (alreadyOpen) draft.progress.set(operationId.open(connection.id), { is: 'done', ...mark });
     if (!allLifted(draft)) draft.progress.delete(operationId.hold('pre-lift'));
     draft.progress.delete(operationId.hold('pre-start'));
@@ -66,7 +66,7 @@ export const connectionFound: EntryRules<ConnectionFound> = {
 
 function tiesNothing(state: JobState, connection: FoundConnection): readonly Refusal[] {
   try {
-    const work = workOf(state.plan, [...state.found, asFound(connection)]);
+    const work = workNow({ ...state, found: [...state.found, asFound(connection)] });
     return work.operations.has(operationId.open(connection.id))
       ? NOTHING
       : refuse('sense', 'It ties neither the powerpack nor anything in its way. Write it down as a note.');

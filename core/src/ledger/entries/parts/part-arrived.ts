@@ -15,7 +15,7 @@ export const partArrived: EntryRules<PartArrived> = {
   },
   fold(draft, { need }, mark) {
     const part = draft.needs.get(need);
-    if (part) draft.needs.set(need, { ...part, arrived: mark });
+    if (part) draft.needs.set(need, { ...part, stage: 'arrived', arrived: mark });
   },
   stop: () => 'bench',
   minutes: 'of-what-comes-next',

@@ -3,6 +3,8 @@ import { NOTHING, refuse, unknown } from '../../refusal.js';
 import type { Mark } from '../../state.js';
 import { stopOfStep } from '../../stops.js';
 import type { EntryRules } from '../entry-rules.js';
+import type { Compared } from './part-compared.js';
+import type { PartStage } from './part-moved-on.js';
 
 /** Something has to be bought or fetched. */
 export interface PartNeeded {
@@ -21,6 +23,19 @@ export interface PartToOrder extends Mark {
   readonly quantity: number;
   readonly reason: string;
   readonly operation?: OperationId;
+  readonly stage: PartStage;
+  /** About what one costs, where nobody has a price yet. */
+  readonly guideCents?: number;
+  readonly supplier?: string;
+  readonly number?: string;
+  readonly priceCents?: number;
+  readonly coreChargeCents?: number;
+  readonly coreDueOn?: string;
+  readonly leadDays?: number;
+  readonly expectedOn?: string;
+  readonly note?: string;
+  readonly compared?: readonly Compared[];
+  readonly coreReturned?: Mark;
   readonly arrived?: Mark;
 }
 
@@ -30,12 +45,22 @@ export const partNeeded: EntryRules<PartNeeded> = {
     return needs.has(need) ? refuse('twice', `“${name}” is on the list already.`) : NOTHING;
   },
   fold: (draft, { need, name, quantity, reason, operation }, mark) =>
-    void draft.needs.set(need, { need, name, quantity, reason, ...(operation ? { operation } : {}), ...mark }),
+    void draft.needs.set(need, {
+      need,
+      name,
+      quantity,
+      reason,
+      stage: 'needed',
+      ...(operation ? { operation } : {}),
+      ...mark,
+    }),
   stop: (state, { operation }) => stopOfStep(state, operation) ?? 'bench',
   minutes: 'of-what-comes-next',
   leavesOpen: ({ needs }) =>
-    [...needs.values()].flatMap(({ name, quantity, arrived }) =>
-      arrived ? [] : [{ is: 'part', grave: false, words: `Not arrived: ${quantity} × ${name}` }],
+    [...needs.values()].flatMap(({ name, quantity, arrived, stage }) =>
+      arrived || stage === 'returned'
+        ? []
+        : [{ is: 'part', grave: false, words: `Not arrived: ${quantity} × ${name}` }],
     ),
   words: ({ name, quantity }) => `To order: ${quantity} × ${name}`,
 };

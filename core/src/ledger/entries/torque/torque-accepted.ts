@@ -1,5 +1,7 @@
 import type { ConnectionId } from '../../../connection-map/index.js';
+import { operationId } from '../../../teardown/index.js';
 import { NOTHING, refuse } from '../../refusal.js';
+import { stopOfStep } from '../../stops.js';
 import type { EntryRules } from '../entry-rules.js';
 
 /** The last reading missed its target and stays as it is, for a reason. */
@@ -24,7 +26,7 @@ export const torqueAccepted: EntryRules<TorqueAccepted> = {
       readings.map((reading, index) => (index === readings.length - 1 ? { ...reading, accepted: reason } : reading)),
     );
   },
-  stop: () => 'refit',
+  stop: (state, { connection }) => stopOfStep(state, operationId.torque(connection)) ?? 'refit',
   minutes: 'of-what-comes-next',
   words: ({ connection, reason }, { joint }) => `Torque of ${joint(connection)} accepted: ${reason}`,
 };

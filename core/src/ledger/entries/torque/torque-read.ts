@@ -6,6 +6,7 @@ import { heldTo, setCountOf, unevenWords } from '../../counting.js';
 import { isDone } from '../../reading.js';
 import { NOTHING, refuse, unknown, type Refusal } from '../../refusal.js';
 import type { JobState, Mark } from '../../state.js';
+import { stopOfStep } from '../../stops.js';
 import type { EntryRules } from '../entry-rules.js';
 
 /** The final torque of a joint as it was read. */
@@ -50,7 +51,7 @@ export const torqueRead: EntryRules<TorqueRead> = {
     const reading = { targetNm, wrench, read, verdict: judgeTorque(targetNm, read, printed), ...mark };
     draft.torques.set(connection, [...(draft.torques.get(connection) ?? []), reading]);
   },
-  stop: () => 'refit',
+  stop: (state, { connection }) => stopOfStep(state, operationId.torque(connection)) ?? 'refit',
   minutes: 'of-what-comes-next',
   binds: ({ connection }) => ({ connections: [connection], been: 'torqued' }),
   leavesOpen: ({ torques, work }) =>

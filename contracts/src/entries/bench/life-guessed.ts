@@ -1,0 +1,7 @@
+import { id, positive } from '../../fields.js';
+import { entry, type EntrySchema } from '../entry-schema.js';
+
+export const lifeGuessedSchema: EntrySchema<'life-guessed'> = entry('life-guessed', {
+  renewal: id(),
+  yearsLeft: positive(100),
+});

@@ -1,0 +1,168 @@
+import { usualMap } from '../layouts/index.js';
+import { RULES_NOW, type JobPlan } from '../connection-map/index.js';
+import { descendantsOf, operationId, type OperationId } from '../teardown/index.js';
+import { workOf } from '../work/index.js';
+import { NOTHING_DECIDED, type BenchDecisions } from './index.js';
+
+const planOf = (layout: string, powerpack: string, route: string): JobPlan => ({
+  map: usualMap(layout),
+  powerpack,
+  route,
+  rules: RULES_NOW,
+});
+const manual = planOf('longitudinal-manual', 'engine-with-gearbox', 'top');
+const automatic = planOf('longitudinal-automatic', 'engine-with-gearbox', 'top');
+const renewing = (...names: readonly string[]): BenchDecisions => ({ ...NOTHING_DECIDED, now: new Set(names) });
+const exchanging = (unit: string, ...comesWith: readonly string[]): BenchDecisions => ({
+  ...NOTHING_DECIDED,
+  units: new Map([[unit, { becomes: 'exchange', comesWith }]]),
+});
+const benchOn = (plan: JobPlan, decisions: BenchDecisions) => {
+  const work = workOf(plan, [], undefined, decisions);
+  const steps = [...work.operations.values()].filter(({ phase }) => phase === 'bench');
+  return {
+    work,
+    steps,
+    ids: steps.map(({ id }) => id),
+    comesBefore: (before: OperationId, after: OperationId) => descendantsOf(before, work).has(after),
+  };
+};
+
+describe('the bench of a job', () => {
+  it('has nothing to do where the same powerpack goes back and nothing is renewed', () => {
+    expect(benchOn(manual, NOTHING_DECIDED).ids).toEqual([]);
+  });
+
+  it('parts engine and gearbox for a seal between them: stood first, bolts out, drawn off, and together by hand', () => {
+    const { work, comesBefore } = benchOn(manual, renewing('rear-crank-seal'));
+    const order = [
+      operationId.stand(),
+      operationId.open('starter-bolts'),
+      operationId.open('bell-housing'),
+      operationId.apart('gearbox'),
+      operationId.chore('clutch-off'),
+      operationId.open('flywheel-bolts'),
+      operationId.renew('rear-crank-seal'),
+      operationId.close('flywheel-bolts'),
+      operationId.torque('flywheel-bolts'),
+      operationId.chore('clutch-on'),
+      operationId.together('gearbox'),
+      operationId.start('bell-housing'),
+      operationId.torque('bell-housing'),
+      operationId.close('starter-bolts'),
+      operationId.hold('pre-lower'),
+    ];
+    order.slice(1).forEach((after, index) => {
+      expect([order[index], after, comesBefore(order[index] ?? '', after)]).toEqual([order[index], after, true]);
+    });
+    expect(work.because.get(operationId.open('flywheel-bolts'))).toMatch(/rear crank seal/);
+  });
+
+  it('sets down, parts and joins with two people, under the cautions of a hanging load', () => {
+    const { steps } = benchOn(manual, renewing('clutch'));
+    const shifts = steps.filter(({ kind }) => kind === 'shift');
+    expect(shifts.map(({ id }) => id)).toEqual([
+      operationId.stand(),
+      operationId.apart('gearbox'),
+      operationId.together('gearbox'),
+    ]);
+    for (const { hands, cautions, moves } of shifts) {
+      expect(hands).toBe(2);
+      expect(cautions).toContain('under-load');
+      expect(moves).toContain('weight');
+    }
+  });
+
+  it('works at the bench what is out, and in the machine what stayed in it', () => {
+    const whole = benchOn(manual, renewing('water-pump'));
+    expect(whole.work.operations.get(operationId.renew('water-pump'))?.station).toBe('bench');
+    const gearboxOnly = benchOn(planOf('longitudinal-manual', 'gearbox', 'under'), renewing('water-pump', 'clutch'));
+    expect(gearboxOnly.work.operations.get(operationId.renew('water-pump'))?.station).toBe('front');
+    expect(gearboxOnly.work.operations.get(operationId.drain('coolant'))?.station).toBe('underside');
+    expect(gearboxOnly.work.operations.get(operationId.open('flywheel-bolts'))).toBeUndefined();
+    expect(gearboxOnly.work.operations.get(operationId.chore('clutch-off-below'))?.station).toBe('underside');
+  });
+
+  it('loosens no mount of the machine beside other work, and does not reach what needs the engine out', () => {
+    const { work } = benchOn(
+      planOf('longitudinal-manual', 'gearbox', 'under'),
+      renewing('engine-mounts', 'sump-gasket'),
+    );
+    expect(work.bench.unreached.map(({ id }) => id).sort()).toEqual(['engine-mounts', 'sump-gasket']);
+  });
+
+  it('has the clutch tried in every gear once the housing was parted at the bench', () => {
+    expect(workOf(manual).operations.has(operationId.chore('try-clutch'))).toBe(false);
+    expect(benchOn(manual, renewing('clutch')).work.operations.has(operationId.chore('try-clutch'))).toBe(true);
+  });
+
+  it('drains at the bench what was not drained before it is opened, and fills it on the way back', () => {
+    const { comesBefore } = benchOn(manual, renewing('sump-gasket'));
+    expect(comesBefore(operationId.drain('engine-oil'), operationId.open('sump-bolts'))).toBe(true);
+    expect(comesBefore(operationId.torque('sump-bolts'), operationId.fill('engine-oil'))).toBe(true);
+  });
+
+  describe('with another engine going in', () => {
+    const { work, ids, comesBefore } = benchOn(automatic, exchanging('engine'));
+
+    it('moves outer parts over: off the old one, the other one on the stand, on again', () => {
+      for (const [part, joint] of [
+        ['alternator', 'alternator-bolts'],
+        ['turbo', 'turbo-nuts'],
+        ['flexplate', 'flexplate-bolts'],
+      ] as const) {
+        const order = [
+          operationId.open(joint),
+          operationId.remove(part),
+          operationId.change('engine'),
+          operationId.fit(part),
+          operationId.close(joint),
+        ];
+        order.slice(1).forEach((after, index) => {
+          expect([after, comesBefore(order[index] ?? '', after)]).toEqual([after, true]);
+        });
+      }
+      expect(work.operations.get(operationId.fit('turbo'))?.title).toBe('Set the turbocharger on the other engine');
+    });
+
+    it('is held against the old one before anything goes onto it', () => {
+      expect(comesBefore(operationId.compare('engine'), operationId.change('engine'))).toBe(true);
+      expect(ids).toContain(operationId.carryOver('engine'));
+      expect(work.operations.get(operationId.carryOver('engine'))?.tip).toContain('the oil pressure switch');
+    });
+
+    it('leaves on the old one what is part of an engine, and what comes with the other', () => {
+      expect(ids).not.toContain(operationId.remove('sump'));
+      const dressed = benchOn(automatic, exchanging('engine', 'turbo', 'alternator'));
+      expect(dressed.ids).not.toContain(operationId.remove('turbo'));
+      expect(dressed.ids).not.toContain(operationId.open('turbo-nuts'));
+      expect(dressed.ids).toContain(operationId.remove('intake-manifold'));
+    });
+
+    it('puts oil filter and sump plug into the one that goes in', () => {
+      expect(comesBefore(operationId.change('engine'), operationId.chore('oil-filter'))).toBe(true);
+    });
+
+    it('renews what is on the engine on the other one', () => {
+      const both = benchOn(automatic, { ...exchanging('engine'), now: new Set(['oil-pickup']) });
+      expect(both.comesBefore(operationId.change('engine'), operationId.open('sump-bolts'))).toBe(true);
+    });
+  });
+
+  it('marks what must not be lost before it is lost, and goes by the mark on the way together', () => {
+    const { work, comesBefore } = benchOn(manual, renewing('timing-drive'));
+    const locked = work.operations.get(operationId.chore('crank-locked'));
+    expect(locked?.photo).toBe(true);
+    expect(comesBefore(operationId.remove('timing-cover'), operationId.chore('crank-locked'))).toBe(true);
+    expect(comesBefore(operationId.chore('crank-locked'), operationId.renew('timing-drive'))).toBe(true);
+    expect(work.operations.get(operationId.chore('crank-turned'))?.recalls).toBe(operationId.chore('crank-locked'));
+    expect(comesBefore(operationId.chore('crank-turned'), operationId.close('timing-cover-bolts'))).toBe(true);
+  });
+
+  it('does nothing under a machine while it waits for the lift: all of it comes after the powerpack is down', () => {
+    const { ids, work } = benchOn(manual, renewing('clutch', 'timing-drive', 'sump-gasket'));
+    const lifted = [...work.operations.values()].filter(({ phase }) => phase === 'lift').at(-1);
+    const behind = descendantsOf(lifted?.id ?? '', work);
+    for (const id of ids) expect([id, behind.has(id)]).toEqual([id, true]);
+  });
+});

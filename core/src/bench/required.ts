@@ -1,0 +1,237 @@
+import {
+  connectionsById,
+  crossing,
+  lumpOf,
+  partsById,
+  reachOf,
+  routeOf,
+  type Access,
+  type CircuitId,
+  type ConditionId,
+  type Connection,
+  type ConnectionId,
+  type JobPlan,
+  type PartId,
+  type Reach,
+  type Renewal,
+} from '../connection-map/index.js';
+import type { Requirements } from '../teardown/index.js';
+import { isReplaced, type BenchDecisions } from './decisions.js';
+
+/** Two units that are drawn apart on the ground: the heavier stays where it stands. */
+export interface Pair {
+  readonly stays: PartId;
+  readonly leaves: PartId;
+  /** The connections between what leaves and what stays. */
+  readonly joints: readonly ConnectionId[];
+  readonly why: string;
+}
+
+/** What has to be undone while the powerpack is out, each with the first reason found for it. */
+export interface BenchRequirements {
+  readonly opened: ReadonlyMap<ConnectionId, string>;
+  readonly removed: ReadonlyMap<PartId, string>;
+  readonly drained: ReadonlyMap<CircuitId, string>;
+  readonly conditions: ReadonlyMap<ConditionId, string>;
+  readonly pairs: readonly Pair[];
+  /** What is renewed, and is reached. */
+  readonly renewed: readonly Renewal[];
+  /** What was chosen and is not reached while the powerpack is out this way. */
+  readonly unreached: readonly Renewal[];
+  /** Units that another one takes the place of, and all that stays on the old one. */
+  readonly replaced: ReadonlyMap<PartId, ReadonlySet<PartId>>;
+}
+
+/** Everything on `map` that can be renewed, the map’s own and the crew’s. */
+export function renewalsOf({ map }: JobPlan, { own }: Pick<BenchDecisions, 'own'>): readonly Renewal[] {
+  return [...(map.renewals ?? []), ...own];
+}
+
+/**
+ * What `decisions` make necessary once the powerpack is out as `out` says: what is in front of everything that is
+ * renewed, and what ties old units to what goes over to the new ones. What the machine keeps is no longer in front of
+ * anything on the powerpack. Names the map does not know are passed over: the map may have changed since.
+ */
+export function benchRequired(plan: JobPlan, out: Requirements, decisions: BenchDecisions): BenchRequirements {
+  const { map } = plan;
+  const parts = partsById(map);
+  const connections = connectionsById(map);
+  const offBefore = new Set([...out.removed.keys()].flatMap((part) => [...lumpOf(map, [part])]));
+  const there = new Set([...out.lump].filter((part) => !offBefore.has(part)));
+  const opened = new Map<ConnectionId, string>();
+  const removed = new Map<PartId, string>();
+  const drained = new Map<CircuitId, string>();
+  const conditions = new Map<ConditionId, string>();
+  const pairs: Pair[] = [];
+  const waiting: (() => void)[] = [];
+
+  const inside = ({ between }: Connection) => between.every((part) => there.has(part));
+  const onPowerpack = (id: ConnectionId) => connections.get(id)?.between.some((part) => there.has(part)) ?? false;
+
+  function open(id: ConnectionId, why: string) {
+    const connection = connections.get(id);
+    if (!connection || out.opened.has(id) || opened.has(id)) return;
+    opened.set(id, why);
+    waiting.push(() => {
+      const within = inside(connection);
+      for (const need of connection.access) reach(need, within);
+      if (connection.circuit !== undefined) drain(connection.circuit, connection.name);
+      if (within) return;
+      for (const need of [...connection.needs, ...reachOf(map, connection)]) bringAbout(need, connection.name);
+      if (connection.carriesLoad) for (const support of routeOf(plan).supports) bringAbout(support, connection.name);
+    });
+  }
+  function remove(id: PartId, why: string) {
+    const part = parts.get(id);
+    if (!part || out.removed.has(id) || removed.has(id)) return;
+    removed.set(id, why);
+    waiting.push(() => {
+      for (const { id: held } of crossing(map.connections, lumpOf(map, [id])))
+        open(held, `It holds the ${part.name}, which has to come off.`);
+    });
+  }
+  function reach(need: Access, within: boolean) {
+    if (need.orderOnly) return;
+    if ('open' in need) {
+      if (!within || onPowerpack(need.open)) open(need.open, need.why);
+    } else if (!within || there.has(need.removed)) remove(need.removed, need.why);
+  }
+  function drain(id: CircuitId, forWhat: string) {
+    const circuit = map.circuits.find((one) => one.id === id);
+    if (!circuit || out.drained.has(id) || drained.has(id)) return;
+    drained.set(id, `Opening ${forWhat} lets the ${circuit.fluid} out.`);
+    if (drainsOut(plan, out, id)) return;
+    waiting.push(() => {
+      for (const need of [...circuit.drain.needs, ...reachOf(map, circuit.drain)]) bringAbout(need, circuit.name);
+      for (const need of circuit.drain.access) reach(need, false);
+    });
+  }
+  function bringAbout(id: ConditionId, forWhat: string) {
+    const condition = map.conditions.find((one) => one.id === id);
+    if (!condition || out.conditions.has(id) || conditions.has(id)) return;
+    const why = `${forWhat} needs it.`;
+    conditions.set(id, why);
+    waiting.push(() => {
+      if (condition.established.by === 'connection') open(condition.established.connection, why);
+      else for (const need of condition.established.access) reach(need, false);
+    });
+  }
+  function settle() {
+    for (let next = waiting.pop(); next; next = waiting.pop()) next();
+  }
+  const massOf = (lump: ReadonlySet<PartId>) => [...lump].reduce((sum, id) => sum + (parts.get(id)?.massKg ?? 0), 0);
+  /** Draws two units apart; false where neither of them is out. */
+  function part([one, other]: readonly [PartId, PartId], why: string): boolean {
+    if (out.lump.has(one) !== out.lump.has(other)) return true;
+    if (!out.lump.has(one)) return false;
+    // Parted under the machine already.
+    if (between(one, other).every(({ id }) => out.opened.has(id))) return true;
+    const [stays, leaves] = massOf(lumpOf(map, [one])) < massOf(lumpOf(map, [other])) ? [other, one] : [one, other];
+    if (pairs.some((pair) => pair.leaves === leaves && pair.stays === stays)) return true;
+    const joints = crossing(map.connections, lumpOf(map, [leaves])).filter(inside);
+    for (const { id } of joints) open(id, why);
+    pairs.push({ stays, leaves, joints: joints.map(({ id }) => id), why });
+    return true;
+  }
+  const between = (one: PartId, other: PartId) => {
+    const [ones, others] = [lumpOf(map, [one]), lumpOf(map, [other])];
+    return map.connections.filter(
+      ({ between: [a, b] }) => (ones.has(a) && others.has(b)) || (ones.has(b) && others.has(a)),
+    );
+  };
+
+  const replaced = new Map<PartId, ReadonlySet<PartId>>();
+  for (const [unit, decision] of decisions.units) {
+    if (!isReplaced(decision) || !there.has(unit)) continue;
+    const stays = staysOn(plan, unit, decision.comesWith, there);
+    replaced.set(unit, stays);
+    for (const { id, between: ends } of map.connections)
+      if (ends.every((end) => there.has(end)) && stays.has(ends[0]) !== stays.has(ends[1]))
+        open(id, `Another ${parts.get(unit)?.name ?? unit} goes in its place; this goes over to it.`);
+    for (const other of plan.map.powerpacks.flatMap(({ roots }) => roots))
+      if (other !== unit && there.has(other) && between(unit, other).some(({ carriesLoad }) => carriesLoad))
+        part([unit, other], `Another ${parts.get(unit)?.name ?? unit} goes in.`);
+  }
+  settle();
+
+  const renewed: Renewal[] = [];
+  const unreached: Renewal[] = [];
+  for (const renewal of renewalsOf(plan, decisions)) {
+    if (!decisions.now.has(renewal.id) || !parts.has(renewal.at)) continue;
+    const canBe = renewal.reach.every((need) => {
+      if ('out' in need) return out.lump.has(need.out);
+      if ('parted' in need) return need.parted.some((unit) => out.lump.has(unit));
+      return !loosensTheMachine('open' in need ? { open: need.open } : { removed: need.removed }, new Set());
+    });
+    (canBe ? renewed : unreached).push(renewal);
+    if (!canBe) continue;
+    for (const need of renewal.reach) clear(need, renewal);
+    if (renewal.drains !== undefined) drain(renewal.drains, `it for the ${renewal.name}`);
+    settle();
+  }
+  /** Whether it undoes what still carries weight in the machine: that is no work beside something else. */
+  function loosensTheMachine(
+    need: { readonly open: ConnectionId } | { readonly removed: PartId },
+    seen: Set<string>,
+  ): boolean {
+    // With everything in its place a mount is changed with the weight taken.
+    if (out.lump.size === 0) return false;
+    const id = 'open' in need ? need.open : need.removed;
+    if (seen.has(id)) return false;
+    seen.add(id);
+    if ('removed' in need)
+      return crossing(map.connections, lumpOf(map, [need.removed])).some((held) =>
+        loosensTheMachine({ open: held.id }, seen),
+      );
+    const connection = connections.get(id);
+    if (!connection || out.opened.has(id)) return false;
+    if (connection.carriesLoad && !inside(connection)) return true;
+    return (
+      !inside(connection) && connection.access.some((access) => !access.orderOnly && loosensTheMachine(access, seen))
+    );
+  }
+  function clear(need: Reach, { name, at }: Renewal) {
+    const why = `The ${name}: ${need.why}`;
+    if ('parted' in need) part(need.parted, why);
+    else if ('open' in need) {
+      if (!there.has(at) || onPowerpack(need.open)) open(need.open, why);
+    } else if ('removed' in need && (!there.has(at) || there.has(need.removed))) remove(need.removed, why);
+  }
+  return { opened, removed: withCarried(), drained, conditions, pairs, renewed, unreached, replaced };
+
+  /** With the parts that go over to a new unit by themselves: those on which something was undone for it. */
+  function withCarried(): ReadonlyMap<PartId, string> {
+    const all = new Map(removed);
+    for (const [unit, stays] of replaced) {
+      const goesOver = [...lumpOf(map, [unit])].filter((id) => there.has(id) && !stays.has(id));
+      for (const id of goesOver) {
+        const freed = map.connections.some(
+          (one) => opened.has(one.id) && one.between.includes(id) && one.between.some((end) => stays.has(end)),
+        );
+        if (freed && !all.has(id)) all.set(id, `It goes over to the other ${parts.get(unit)?.name ?? unit}.`);
+      }
+    }
+    return all;
+  }
+}
+
+/** What stays on an old unit: the unit, what is part of it, and what comes with the new one, with all that rides on that. */
+function staysOn(
+  { map }: JobPlan,
+  unit: PartId,
+  comesWith: readonly PartId[],
+  there: ReadonlySet<PartId>,
+): ReadonlySet<PartId> {
+  const stays = new Set([unit]);
+  const own = map.parts.filter(({ id, builtIn }) => there.has(id) && (builtIn === true || comesWith.includes(id)));
+  const riding = lumpOf(map, [unit]);
+  for (const { id } of own) if (riding.has(id)) for (const rider of lumpOf(map, [id])) stays.add(rider);
+  return stays;
+}
+
+/** Whether all that holds `circuit` is out of the machine: what the machine keeps of it was opened with the powerpack. */
+export function drainsOut({ map }: JobPlan, { lump }: Pick<Requirements, 'lump'>, circuit: CircuitId): boolean {
+  return map.connections
+    .filter((connection) => connection.circuit === circuit)
+    .every(({ between }) => between.every((end) => lump.has(end)));
+}

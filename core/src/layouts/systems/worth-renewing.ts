@@ -1,0 +1,504 @@
+import type { Reach } from '../../connection-map/index.js';
+import { below, doing, inside, nose, renewal, top } from '../author.js';
+import type { Piece } from '../template.js';
+
+const parted: Reach = { parted: ['engine', 'gearbox'], why: 'It is between engine and gearbox.' };
+const out: Reach = { out: 'engine', why: 'In the bay nobody gets there.' };
+const open = (connection: string, why: string): Reach => ({ open: connection, why });
+const off = (part: string, why: string): Reach => ({ removed: part, why });
+
+const A_FOOT = { clutch: ['hydraulic', 'cable'] } as const;
+const PETROL = { fuel: ['petrol-port', 'petrol-direct', 'single-point', 'carburettor'] } as const;
+const DIESEL = { fuel: ['diesel-rail', 'diesel-mechanical'] } as const;
+
+/** Seals, bearings and wearing parts between engine and gearbox. */
+export const worthBetween: Piece = {
+  renewals: [
+    renewal(
+      'rear-crank-seal',
+      'rear crank seal',
+      'engine',
+      doing('', below, [15, 25, 50], {
+        tools: ['seal puller', 'seal driver', 'lamp'],
+        tip: 'Look at the shaft where the old lip ran: a groove wants the new one a little deeper. Oil on the lip, or dry, as the maker says.',
+      }),
+      {
+        reach: [
+          parted,
+          open('flywheel-bolts', 'It is behind the flywheel.'),
+          open('flexplate-bolts', 'It is behind the drive plate.'),
+        ],
+        why: 'Oil on the clutch, or under the machine, and the gearbox comes off again for it.',
+        lastsYears: 12,
+        parts: [['rear crank seal', 1, 28]],
+      },
+    ),
+    renewal(
+      'clutch',
+      'clutch disc and cover',
+      'flywheel',
+      doing('', below, [4, 8, 15], {
+        tools: ['calliper', 'lamp'],
+        tip: 'New disc tried on the splines first. Flywheel face: blue spots and cracks are machined or it is changed.',
+      }),
+      {
+        when: A_FOOT,
+        reach: [parted],
+        why: 'It slips under load, and there is no way to it but this one.',
+        lastsYears: 9,
+        parts: [
+          ['clutch disc', 1, 85],
+          ['clutch cover', 1, 105],
+        ],
+      },
+    ),
+    renewal('release-bearing', 'release bearing', 'gearbox', doing('', below, [4, 8, 15]), {
+      when: A_FOOT,
+      reach: [parted],
+      why: 'It howls with the pedal down, then it seizes.',
+      lastsYears: 9,
+      parts: [['release bearing', 1, 38]],
+    }),
+    renewal(
+      'pilot-bearing',
+      'pilot bearing',
+      'flywheel',
+      doing('', below, [5, 12, 30], { tools: ['bearing puller', 'driver'] }),
+      {
+        when: A_FOOT,
+        reach: [parted],
+        why: 'The gears drag and nobody finds why.',
+        lastsYears: 12,
+        parts: [['pilot bearing', 1, 12]],
+      },
+    ),
+    renewal(
+      'input-shaft-seal',
+      'input shaft seal',
+      'gearbox',
+      doing('', below, [15, 25, 45], { tools: ['seal puller', 'seal driver'] }),
+      {
+        when: A_FOOT,
+        reach: [parted],
+        why: 'Gear oil on the clutch disc: the disc is scrap.',
+        lastsYears: 12,
+        parts: [['input shaft seal', 1, 14]],
+      },
+    ),
+    renewal('clutch-cylinder', 'clutch slave cylinder', 'clutch-cylinder', doing('', below, [5, 10, 20]), {
+      reach: [
+        open('clutch-cylinder-bolts', 'It is bolted to the bell housing.'),
+        open('clutch-line', 'Its line has to come off for a new one.'),
+      ],
+      why: 'It weeps, then the pedal stays on the floor.',
+      lastsYears: 9,
+      parts: [['clutch slave cylinder', 1, 44]],
+    }),
+  ],
+};
+
+/** What wears on an engine with its cylinders in a row. */
+export const worthOnTheEngine: Piece = {
+  renewals: [
+    renewal(
+      'front-crank-seal',
+      'front crank seal',
+      'front-pulley',
+      doing('', nose, [10, 18, 35], { tools: ['seal puller', 'seal driver'] }),
+      {
+        reach: [off('front-pulley', 'It is behind the crank pulley.')],
+        why: 'Oil on the belt, and the belt goes.',
+        lastsYears: 10,
+        parts: [['front crank seal', 1, 16]],
+      },
+    ),
+    renewal(
+      'timing-drive',
+      'timing drive with its tensioner',
+      'timing-cover',
+      doing('', nose, [45, 80, 150], {
+        tools: ['torque wrench', 'timing pins'],
+        tip: 'By the maker’s sheet, in the maker’s order. Tension set with pins in; engine cold.',
+      }),
+      {
+        reach: [off('timing-cover', 'It runs behind the cover.')],
+        why: 'When it goes, the valves meet the pistons.',
+        lastsYears: 8,
+        parts: [['timing set', 1, 165]],
+      },
+    ),
+    renewal('head-cover-gasket', 'head cover gasket', 'head-cover', doing('', top, [6, 12, 25]), {
+      reach: [off('head-cover', 'It is under the cover.')],
+      why: 'Oil over the hot side, and into the plug wells.',
+      lastsYears: 8,
+      parts: [['head cover gasket', 1, 26]],
+    }),
+    renewal('sump-gasket', 'sump gasket', 'sump', doing('', below, [15, 25, 45], { tools: ['scraper', 'sealant'] }), {
+      reach: [out, off('sump', 'It is between sump and block.')],
+      why: 'It drips on the floor for years and then on the road.',
+      lastsYears: 10,
+      parts: [['sump gasket or sealant', 1, 18]],
+    }),
+    renewal(
+      'oil-pickup',
+      'oil pick-up strainer',
+      'sump',
+      doing('Clean the oil pick-up strainer, new O-ring', below, [5, 10, 20], { tools: ['lamp', 'solvent'] }),
+      {
+        reach: [out, off('sump', 'It hangs in the sump.')],
+        why: 'Half blocked, it starves the bearings when the oil is cold.',
+        lastsYears: 12,
+        parts: [['pick-up O-ring', 1, 4]],
+      },
+    ),
+    renewal(
+      'core-plugs',
+      'core plugs',
+      'engine',
+      doing('', nose, [15, 30, 60], { tools: ['hammer', 'drift', 'sealant'], cautions: ['eyes'] }),
+      {
+        reach: [
+          out,
+          parted,
+          open('flywheel-bolts', 'One sits behind it.'),
+          open('flexplate-bolts', 'One sits behind it.'),
+        ],
+        why: 'Rusted through from inside, they let the coolant go at once.',
+        lastsYears: 18,
+        drains: 'coolant',
+        parts: [['core plug', 3, 5]],
+      },
+    ),
+    renewal(
+      'water-pump',
+      'water pump',
+      'engine',
+      doing('', nose, [20, 35, 70], { tools: ['10 mm ratchet', 'scraper'] }),
+      {
+        reach: [
+          open('belt-run', 'The belt drives it.'),
+          off('fan', 'The fan is on it.'),
+          off('fan-shroud', 'It is behind the shroud.'),
+        ],
+        why: 'It weeps, then it seizes and takes the belt along.',
+        lastsYears: 9,
+        drains: 'coolant',
+        parts: [['water pump with gasket', 1, 72]],
+      },
+    ),
+    renewal('thermostat', 'thermostat', 'engine', doing('', nose, [8, 15, 30]), {
+      reach: [open('upper-hose', 'It sits under the hose.'), open('pipe-hose-feed', 'It sits under the hose.')],
+      why: 'Stuck shut it boils, stuck open it never warms.',
+      lastsYears: 8,
+      drains: 'coolant',
+      parts: [['thermostat with seal', 1, 24]],
+    }),
+    renewal('rear-hoses', 'heater hoses behind the engine', 'engine', doing('', top, [6, 12, 25]), {
+      reach: [open('heater-feed', 'It is one of them.'), open('heater-return', 'It is one of them.'), out],
+      why: 'They burst where nobody sees them.',
+      lastsYears: 10,
+      drains: 'coolant',
+      parts: [['heater hose', 2, 17]],
+    }),
+    renewal('belt-and-tensioner', 'drive belt and tensioner', 'drive-belt', doing('', nose, [5, 10, 20]), {
+      reach: [open('belt-run', 'It is on the pulleys.')],
+      why: 'No belt: no charge, no steering, no cooling.',
+      lastsYears: 6,
+      parts: [
+        ['drive belt', 1, 24],
+        ['tensioner', 1, 46],
+      ],
+    }),
+    renewal('engine-mounts', 'engine mounts', 'engine', doing('', nose, [6, 12, 25]), {
+      reach: [open('mount-left', 'It is one of them.'), open('mount-right', 'It is one of them.')],
+      why: 'The engine rocks, and pulls at every hose.',
+      lastsYears: 10,
+      parts: [['engine mount', 2, 45]],
+    }),
+    renewal('gearbox-mount', 'gearbox mount', 'gearbox', doing('', below, [4, 8, 15]), {
+      reach: [
+        open('gearbox-mount', 'It is what holds the gearbox.'),
+        open('roll-gearbox', 'It is bolted to it.'),
+        open('mount-rear', 'It is what holds the gearbox.'),
+      ],
+      why: 'It knocks when the load changes.',
+      lastsYears: 10,
+      parts: [['gearbox mount', 1, 38]],
+    }),
+    renewal(
+      'spark-plugs',
+      'spark plugs',
+      'engine',
+      doing('', top, [8, 15, 40], {
+        tools: ['16 mm plug socket', 'torque wrench'],
+        tip: 'Engine cold. Blow the wells out first. Threads by hand.',
+      }),
+      {
+        when: PETROL,
+        reach: ['coil-1', 'coil-2', 'coil-3', 'coil-4'].map((coil) => open(coil, 'It sits on the plug.')),
+        why: 'It misfires, and the catalyst pays.',
+        lastsYears: 4,
+        parts: [['spark plug', 4, 9]],
+      },
+    ),
+    renewal(
+      'glow-plugs',
+      'glow plugs',
+      'engine',
+      doing('', top, [12, 30, 120], {
+        tools: ['10 mm deep socket', 'torque wrench', 'penetrant'],
+        tip: 'Soak the day before, by the maker’s breaking torque and no more: one that breaks means the head.',
+      }),
+      {
+        when: DIESEL,
+        reach: [open('glow-bar', 'The rail lies on them.')],
+        why: 'It starts badly the first frosty morning.',
+        lastsYears: 7,
+        parts: [['glow plug', 4, 14]],
+      },
+    ),
+    renewal('starter', 'starter brushes and solenoid', 'starter', doing('', below, [15, 30, 60]), {
+      reach: [open('starter-bolts', 'It is on the bell housing.')],
+      why: 'It clicks and does not turn, far from here.',
+      lastsYears: 9,
+      parts: [['brush and solenoid set', 1, 48]],
+    }),
+    renewal('alternator', 'alternator brushes and regulator', 'alternator', doing('', nose, [12, 25, 50]), {
+      reach: [open('alternator-bolts', 'The cover is on its back.'), open('belt-run', 'The belt holds it.')],
+      why: 'The battery dies in the night.',
+      lastsYears: 8,
+      parts: [['regulator with brushes', 1, 42]],
+    }),
+    renewal(
+      'exhaust-studs',
+      'exhaust studs and gasket',
+      'engine',
+      doing('', below, [15, 30, 120], {
+        tools: ['stud extractor', 'penetrant', 'heat'],
+        cautions: ['eyes'],
+        tip: 'Soaked and hot, never cold and angry. What breaks flush is drilled with a jig.',
+      }),
+      {
+        reach: [
+          open('downpipe-manifold', 'The front pipe hangs on them.'),
+          open('downpipe-turbo', 'The front pipe hangs on them.'),
+          open('flex-clamp-turbo', 'The flex pipe hangs on it.'),
+        ],
+        why: 'It blows, ticks and burns the loom.',
+        lastsYears: 7,
+        parts: [
+          ['exhaust stud with nut', 3, 4],
+          ['exhaust gasket', 1, 14],
+        ],
+      },
+    ),
+    renewal('turbo-oil-lines', 'turbo oil lines', 'turbo', doing('', nose, [12, 25, 60]), {
+      reach: [open('turbo-nuts', 'They run behind it.')],
+      why: 'A blocked one is a dead turbocharger.',
+      lastsYears: 9,
+      parts: [
+        ['turbo oil feed', 1, 38],
+        ['oil return with gaskets', 1, 19],
+      ],
+    }),
+    renewal('intake-gasket', 'intake manifold gasket', 'intake-manifold', doing('', top, [6, 12, 25]), {
+      reach: [off('intake-manifold', 'It is under the manifold.')],
+      why: 'False air: it hunts at idle and nobody finds why.',
+      lastsYears: 9,
+      parts: [['intake gasket', 1, 22]],
+    }),
+    renewal('oil-pressure-switch', 'oil pressure switch', 'engine', doing('', below, [3, 6, 12]), {
+      reach: [open('oil-pressure', 'Its plug is on it.')],
+      why: 'It leaks through its own contact, and lies.',
+      lastsYears: 8,
+      parts: [['oil pressure switch', 1, 14]],
+    }),
+    renewal(
+      'loom-repair',
+      'loom where it ran hot or rubbed',
+      'loom',
+      doing('Mend the loom where it ran hot or rubbed: insulation, terminals, tape', top, [20, 45, 120], {
+        tools: ['crimper', 'heat gun', 'loom tape'],
+      }),
+      {
+        reach: [open('loom-top-clips', 'It lies in its clips.'), out],
+        why: 'One bare wire makes faults that look like anything.',
+        lastsYears: 12,
+        parts: [['terminals, sleeve and tape', 1, 22]],
+      },
+    ),
+    renewal('fuel-hoses', 'fuel hoses in the bay', 'engine', doing('', top, [6, 12, 25], { cautions: ['fuel'] }), {
+      reach: [
+        open('petrol-feed', 'It is one of them.'),
+        open('fuel-feed', 'It is one of them.'),
+        open('tank-feed', 'It is one of them.'),
+      ],
+      why: 'Cracked fuel hose over a hot manifold burns machines down.',
+      lastsYears: 10,
+      parts: [['fuel hose with clips', 2, 9]],
+    }),
+  ],
+};
+
+/** What wears on a gearbox and what it drives. */
+export const worthOnTheGearbox: Piece = {
+  renewals: [
+    renewal(
+      'output-seal',
+      'output shaft seal',
+      'gearbox',
+      doing('', below, [10, 18, 35], { tools: ['seal puller', 'seal driver'] }),
+      {
+        reach: [
+          off('propshaft', 'The shaft is in it.'),
+          open('shaft-left-inner', 'The shaft is in it.'),
+          open('shaft-right-inner', 'The shaft is in it.'),
+          open('shaft-left-flange', 'The flange is in front of it.'),
+          open('shaft-right-flange', 'The flange is in front of it.'),
+        ],
+        why: 'It drips, the level sinks, the gears howl.',
+        lastsYears: 10,
+        drains: 'gearbox-oil',
+        parts: [['output shaft seal', 1, 13]],
+      },
+    ),
+    renewal(
+      'shaft-boots',
+      'drive shaft boots',
+      'shaft-left',
+      doing('', below, [20, 40, 80], { tools: ['clip pliers'] }),
+      {
+        reach: [
+          open('shaft-left-inner', 'It goes on over the inner end.'),
+          open('shaft-right-inner', 'It goes on over the inner end.'),
+          open('shaft-left-flange', 'It goes on over the inner end.'),
+          open('shaft-right-flange', 'It goes on over the inner end.'),
+        ],
+        why: 'Torn, the joint is dry in a month.',
+        lastsYears: 7,
+        parts: [['boot kit', 2, 21]],
+      },
+    ),
+    renewal('lever-bushes', 'gear lever bushes and boot', 'gear-lever', doing('', inside, [8, 15, 30]), {
+      reach: [open('lever-joint', 'They are in the joint.')],
+      why: 'One stirs for a gear.',
+      lastsYears: 9,
+      parts: [['lever bush set', 1, 18]],
+    }),
+  ],
+};
+
+/** What wears on an automatic gearbox besides. */
+export const worthOnAnAutomatic: Piece = {
+  renewals: [
+    renewal(
+      'converter-seal',
+      'converter seal',
+      'gearbox',
+      doing('', nose, [8, 15, 30], { tools: ['seal puller', 'seal driver', 'drain tray'] }),
+      {
+        reach: [parted, open('converter-shaft', 'The converter is in it.')],
+        why: 'The gearbox runs itself dry through it.',
+        lastsYears: 12,
+        parts: [['converter seal', 1, 15]],
+      },
+    ),
+    renewal(
+      'gearbox-filter',
+      'gearbox filter and pan gasket',
+      'gearbox',
+      doing('', below, [20, 35, 70], {
+        tools: ['10 mm ratchet', 'drain tray'],
+        tip: 'Look at the magnet and the pan: fluff is wear, chips are a gearbox.',
+      }),
+      {
+        reach: [],
+        why: 'Blocked, the clutches slip and burn.',
+        lastsYears: 6,
+        drains: 'gearbox-oil',
+        parts: [
+          ['filter', 1, 38],
+          ['pan gasket', 1, 24],
+        ],
+      },
+    ),
+  ],
+};
+
+/** What wears on a small engine with a carburettor. */
+export const worthOnASmallEngine: Piece = {
+  renewals: [
+    renewal(
+      'carburettor-kit',
+      'carburettor gaskets and needle valve',
+      'carburettor',
+      doing('', top, [20, 40, 90], { cautions: ['fuel'] }),
+      {
+        reach: [open('carburettor-nuts', 'It is done on the bench, clean.')],
+        why: 'It floods, or it starves.',
+        lastsYears: 6,
+        parts: [['gasket and needle set', 1, 19]],
+      },
+    ),
+    renewal(
+      'lift-pump-membrane',
+      'fuel pump membrane',
+      'lift-pump',
+      doing('', top, [10, 20, 40], { cautions: ['fuel'] }),
+      {
+        reach: [open('lift-pump-bolts', 'It comes apart in the hand.')],
+        why: 'Torn, it pumps fuel into the oil.',
+        lastsYears: 8,
+        parts: [['membrane kit', 1, 16]],
+      },
+    ),
+    renewal('contact-set', 'contact set and condenser', 'distributor', doing('', top, [10, 20, 40]), {
+      reach: [],
+      why: 'Burnt contacts: no spark, far from here.',
+      lastsYears: 3,
+      parts: [['contact set with condenser', 1, 14]],
+    }),
+    renewal('intake-gaskets', 'intake gaskets', 'intake-manifold', doing('', top, [6, 12, 25]), {
+      reach: [open('intake-bolts', 'They are under it.')],
+      why: 'False air burns the exhaust valve.',
+      lastsYears: 9,
+      parts: [['intake gasket', 2, 3]],
+    }),
+    renewal('fan-belt', 'drive belt', 'drive-vbelt', doing('', nose, [4, 8, 15]), {
+      reach: [open('drive-belt-pulley', 'It runs on it.')],
+      why: 'It stands where it stopped.',
+      lastsYears: 4,
+      parts: [['drive belt', 1, 32]],
+    }),
+    renewal(
+      'lever-plugs',
+      'spark plugs and leads',
+      'engine',
+      doing('', top, [6, 12, 25], { tools: ['21 mm plug socket'] }),
+      {
+        reach: [],
+        why: 'It misfires when it is wet.',
+        lastsYears: 3,
+        parts: [['spark plug', 2, 6]],
+      },
+    ),
+    renewal('alternator-brushes', 'alternator brushes and regulator', 'alternator', doing('', nose, [12, 25, 50]), {
+      reach: [open('alternator-bolts', 'The cover is on its back.')],
+      why: 'The battery dies in the night.',
+      lastsYears: 8,
+      parts: [['regulator with brushes', 1, 34]],
+    }),
+    renewal('pressure-switch', 'oil pressure switch', 'engine', doing('', nose, [3, 6, 12]), {
+      reach: [open('oil-pressure', 'Its plug is on it.')],
+      why: 'It leaks through its own contact, and lies.',
+      lastsYears: 8,
+      parts: [['oil pressure switch', 1, 9]],
+    }),
+    renewal('exhaust-gaskets', 'exhaust gaskets', 'engine', doing('', nose, [8, 15, 40]), {
+      reach: [open('silencer-nuts', 'They are behind it.')],
+      why: 'It blows into the cooling air.',
+      lastsYears: 5,
+      parts: [['exhaust gasket', 2, 5]],
+    }),
+  ],
+};

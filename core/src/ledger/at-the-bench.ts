@@ -1,0 +1,62 @@
+import { MapError, type PartId } from '../connection-map/index.js';
+import { NOTHING_DECIDED, type BenchDecisions, type Fate } from '../bench/index.js';
+import { workOf, type Work } from '../work/index.js';
+import { operationId } from '../teardown/index.js';
+import { several } from '../words/index.js';
+import { isDone } from './reading.js';
+import { NOTHING, refuse, type Refusal } from './refusal.js';
+import type { JobRecord, JobState } from './state.js';
+
+/** What was decided on the units, and what is renewed, as the ledger has it. */
+export function decidedAtBench({ units, renewals, ownRenewals }: JobRecord): BenchDecisions {
+  if (units.size === 0 && renewals.size === 0 && ownRenewals.size === 0) return NOTHING_DECIDED;
+  const now = [...renewals].flatMap(([id, { doIt }]) => (doIt === 'now' ? [id] : []));
+  return { units, now: new Set(now), own: [...ownRenewals.values()] };
+}
+
+/** The work of a job as its record has it now: what was found, the moves of its lift, what is done at the bench. */
+export function workNow(state: JobState): Work {
+  return workOf(state.plan, state.found, state.moves, decidedAtBench(state));
+}
+
+/** Following a ledger costs time for each decision, so a ledger may hold only so many. */
+const MOST_DECIDED = 400;
+const DECISIONS = ['unit-decided', 'renewal-decided', 'renewal-written'];
+
+/**
+ * Why the crew may not decide so now: it is on its way back, or steps that were done would belong to nothing any more.
+ * `changed`: the record as the decision would leave it.
+ */
+export function mayDecide(state: JobState, changed: Partial<JobRecord>): readonly Refusal[] {
+  if (state.entries.filter(({ kind }) => DECISIONS.includes(kind)).length >= MOST_DECIDED)
+    return refuse('sense', `${MOST_DECIDED} decisions were written on this job. Let it stand now.`);
+  if (isDone(state, operationId.hold('pre-lower')))
+    return refuse('order', 'It is signed ready to go down. What is done at the bench is decided before that.');
+  let work: Work;
+  try {
+    work = workNow({ ...state, ...changed });
+  } catch (error) {
+    if (error instanceof MapError) return refuse('sense', error.message);
+    throw error;
+  }
+  const lost = [...state.work.operations.values()].filter(
+    ({ id, phase }) => phase === 'bench' && !work.operations.has(id) && isDone(state, id),
+  );
+  if (lost.length === 0) return NOTHING;
+  return refuse(
+    'order',
+    `${several(lost.length, 'step')} of it ${lost.length === 1 ? 'is' : 'are'} done already, “${lost[0]?.title ?? ''}” among them. Take ${lost.length === 1 ? 'it' : 'them'} back first, or let it stand.`,
+  );
+}
+
+export const FATE_WORDS: Readonly<Record<Fate, string>> = {
+  same: 'goes back as it is',
+  repaired: 'is repaired and goes back',
+  exchange: 'gives way to an exchange unit',
+  donor: 'gives way to the donor’s',
+};
+
+/** What `part` is called on this job. */
+export function partName({ work }: JobState, part: PartId): string {
+  return work.plan.map.parts.find(({ id }) => id === part)?.name ?? part;
+}

@@ -1,0 +1,33 @@
+import { NOTHING } from '../../refusal.js';
+import type { Mark } from '../../state.js';
+import type { EntryRules } from '../entry-rules.js';
+
+/** What the crew reckons with at the bench: how long it should stay in this time, and what may be spent on it. */
+export interface TermsSet {
+  readonly kind: 'terms-set';
+  readonly yearsIn: number;
+  readonly budgetCents?: number;
+  readonly budgetHours?: number;
+}
+
+export interface Terms extends Mark {
+  readonly yearsIn: number;
+  readonly budgetCents?: number;
+  readonly budgetHours?: number;
+}
+
+export const termsSet: EntryRules<TermsSet> = {
+  mayFollow: () => NOTHING,
+  fold(draft, { yearsIn, budgetCents, budgetHours }, mark) {
+    draft.terms = {
+      yearsIn,
+      ...(budgetCents === undefined ? {} : { budgetCents }),
+      ...(budgetHours === undefined ? {} : { budgetHours }),
+      ...mark,
+    };
+  },
+  stop: () => 'bench',
+  minutes: 'of-what-comes-next',
+  words: ({ yearsIn, budgetHours }) =>
+    `Reckoned with ${yearsIn} years until the next time out${budgetHours === undefined ? '' : `, and ${budgetHours} h to spend`}`,
+};

@@ -1,0 +1,77 @@
+import type { PartId } from '../../../connection-map/index.js';
+import { isReplaced, type Fate, type UnitDecision } from '../../../bench/index.js';
+import { sentence } from '../../../words/index.js';
+import { FATE_WORDS, mayDecide, partName, workNow } from '../../at-the-bench.js';
+import { refuse, unknown } from '../../refusal.js';
+import type { Mark } from '../../state.js';
+import type { EntryRules } from '../entry-rules.js';
+
+/** What becomes of a unit of the powerpack, and, where another takes its place, what comes with that and what it died of. */
+export interface UnitDecided {
+  readonly kind: 'unit-decided';
+  readonly unit: PartId;
+  readonly becomes: Fate;
+  readonly comesWith: readonly PartId[];
+  readonly why?: string;
+  readonly causeOfDeath?: string;
+}
+
+export interface DecidedUnit extends UnitDecision, Mark {
+  readonly why?: string;
+  readonly causeOfDeath?: string;
+}
+
+export const unitDecided: EntryRules<UnitDecided> = {
+  mayFollow(state, { unit, becomes, comesWith, by, at, id: entry }) {
+    const { map } = state.work.plan;
+    const isUnit = map.powerpacks.some(({ roots }) => roots.includes(unit));
+    if (!isUnit || !map.parts.some(({ id }) => id === unit)) return unknown('unit', unit);
+    const stranger = comesWith.find((part) => !map.parts.some(({ id }) => id === part));
+    if (stranger !== undefined) return unknown('part', stranger);
+    if (isReplaced({ becomes, comesWith }) && !state.work.lump.has(unit))
+      return refuse('sense', `The ${partName(state, unit)} stays in the machine on this plan.`);
+    return mayDecide(state, { units: new Map([...state.units, [unit, { becomes, comesWith, by, at, entry }]]) });
+  },
+  fold(draft, { unit, becomes, comesWith, why, causeOfDeath }, mark) {
+    draft.units.set(unit, {
+      becomes,
+      comesWith,
+      ...(why === undefined ? {} : { why }),
+      ...(causeOfDeath === undefined ? {} : { causeOfDeath }),
+      ...mark,
+    });
+    draft.work = workNow(draft);
+    const need = `unit-${unit}`;
+    const before = draft.needs.get(need);
+    if (becomes === 'exchange' && !before)
+      draft.needs.set(need, {
+        need,
+        name: `Exchange ${partName(draft, unit)}`,
+        quantity: 1,
+        reason: 'It takes the place of the old one.',
+        stage: 'needed',
+        ...mark,
+      });
+    else if (becomes !== 'exchange' && before?.stage === 'needed') draft.needs.delete(need);
+  },
+  stop: () => 'bench',
+  minutes: 'of-what-comes-next',
+  leavesOpen: ({ units, work }) =>
+    [...units].flatMap(([unit, { becomes, comesWith, causeOfDeath }]) =>
+      isReplaced({ becomes, comesWith }) && causeOfDeath === undefined
+        ? [
+            {
+              is: 'look-at',
+              grave: false,
+              words: `Nobody wrote down what the old ${work.plan.map.parts.find(({ id }) => id === unit)?.name ?? unit} died of`,
+            },
+          ]
+        : [],
+    ),
+  words: ({ unit, becomes, why, causeOfDeath }, { state }) =>
+    [
+      `The ${partName(state, unit)} ${FATE_WORDS[becomes]}`,
+      ...(why === undefined ? [] : [why]),
+      ...(causeOfDeath === undefined ? [] : [`${sentence('it died of')}: ${causeOfDeath}`]),
+    ].join('. '),
+};
