@@ -437,6 +437,154 @@ function tug() {
     kind: 'noted',
     text: 'Exhaust flange of the donor is 5 mm wider. New gasket cut, holes filed.',
   });
+  const dressed = [
+    ...['starter', 'high-pressure-pump', 'intake-manifold', 'vacuum-pump', 'fan', 'flywheel', 'front-pulley'],
+    ...['turbo', 'gas-valve'],
+  ];
+  const onMap = new Set(crew.state.plan.map.parts.map(({ id }) => id));
+  crew.write(
+    'Ruth',
+    6,
+    {
+      kind: 'unit-decided',
+      unit: 'engine',
+      becomes: 'donor',
+      comesWith: dressed.filter((id) => onMap.has(id)),
+      why: 'Ours is the newer alternator; all else stays as it came',
+      causeOfDeath: 'Injection pump worn out, and no more to be had',
+    },
+    {
+      kind: 'unit-decided',
+      unit: 'gearbox',
+      becomes: 'donor',
+      comesWith: ['transfer-box'],
+      why: 'It goes with its engine',
+      causeOfDeath: 'Nothing: it is kept as a spare',
+    },
+    { kind: 'terms-set', yearsIn: 6, budgetCents: 60_000, budgetHours: 24 },
+  );
+  crew.write(
+    'Tobias',
+    12,
+    { kind: 'life-guessed', renewal: 'water-pump', yearsLeft: 2 },
+    { kind: 'life-guessed', renewal: 'clutch', yearsLeft: 7 },
+    { kind: 'renewal-decided', renewal: 'water-pump', doIt: 'now' },
+    { kind: 'renewal-decided', renewal: 'thermostat', doIt: 'now' },
+    { kind: 'renewal-decided', renewal: 'rear-hoses', doIt: 'now' },
+    { kind: 'renewal-decided', renewal: 'clutch', doIt: 'later', reason: 'Disc 8.1 mm at the yard: two thirds are left' },
+  );
+  const hallberg = (need, number, priceCents, more = {}) => ({
+    kind: 'part-priced',
+    need,
+    supplier: 'Hallberg Parts',
+    number,
+    priceCents,
+    ...more,
+  });
+  crew.write(
+    'Ruth',
+    15,
+    hallberg('water-pump-1', 'HB 2210-4', 6_890, { coreChargeCents: 1_500, coreDueOn: '2027-01-08' }),
+    hallberg('thermostat-1', 'HB 2215-1', 2_150),
+    hallberg('rear-hoses-1', 'HB 2291-7', 1_640),
+    hallberg(idFrom('tug mounts'), 'HB 1105-2', 4_380),
+    { kind: 'part-moved-on', need: 'water-pump-1', to: 'ordered', expectedOn: '2026-12-02' },
+    { kind: 'part-moved-on', need: 'thermostat-1', to: 'ordered' },
+    { kind: 'part-moved-on', need: 'rear-hoses-1', to: 'ordered' },
+  );
+  crew.write('Tobias', 5, {
+    kind: 'cost-noted',
+    cost: idFrom('tug bender'),
+    sort: 'tool-hire',
+    name: 'Pipe bender, two days',
+    cents: 4_600,
+  });
+  crew.comeBackOn('2026-11-16');
+  crew.write(
+    'Tobias',
+    10,
+    { kind: 'part-moved-on', need: 'thermostat-1', to: 'arrived' },
+    {
+      kind: 'part-compared',
+      need: 'thermostat-1',
+      compared: [
+        { what: 'size', same: true },
+        { what: 'fixing holes or threads', same: true },
+      ],
+    },
+    { kind: 'part-moved-on', need: 'rear-hoses-1', to: 'arrived' },
+    {
+      kind: 'part-compared',
+      need: 'rear-hoses-1',
+      compared: [
+        { what: 'length', same: false, note: '40 mm short' },
+        { what: 'bore at both ends', same: true },
+        { what: 'bends and which way they point', same: true },
+      ],
+    },
+  );
+  for (let step = 0; step < 6; step += 1) crew.step();
+  return crew;
+}
+
+/** An exchange engine on the stand, half dressed with what the old one had. */
+function pickup() {
+  const crew = begin(
+    'pickup',
+    '2026-11-16',
+    {
+      title: 'Pickup: exchange engine',
+      machine: 'Aldwick Heron 2.0, apron pickup no. 1',
+      reason: 'exchange',
+      crew: ['Ines', 'Kamal'],
+      note: 'Knocked, then stood. Exchange engine without outer parts; its own gearbox stays.',
+      dueOn: '2026-12-08',
+    },
+    {
+      layout: 'longitudinal-manual',
+      choices: { fuel: 'petrol-port', throttle: 'cable', steering: 'hydraulic', refrigerant: 'none' },
+      powerpack: 'engine-with-gearbox',
+      route: 'top',
+    },
+  );
+  crew.write('Ines', 4, {
+    kind: 'unit-decided',
+    unit: 'engine',
+    becomes: 'exchange',
+    comesWith: [],
+    why: 'Bearing shells in the sump',
+    causeOfDeath: 'Big end of cylinder 3: ran low on oil',
+  });
+  crew.write(
+    'Kamal',
+    6,
+    {
+      kind: 'part-priced',
+      need: 'unit-engine',
+      supplier: 'Norden Engine Exchange',
+      number: 'NE 20-774',
+      priceCents: 168_000,
+      coreChargeCents: 40_000,
+      coreDueOn: '2027-01-15',
+    },
+    { kind: 'part-moved-on', need: 'unit-engine', to: 'ordered', expectedOn: '2026-11-20' },
+    { kind: 'renewal-decided', renewal: 'clutch', doIt: 'now' },
+    { kind: 'renewal-decided', renewal: 'rear-crank-seal', doIt: 'now' },
+    { kind: 'renewal-decided', renewal: 'release-bearing', doIt: 'now' },
+  );
+  crew.workUntil((state) => stopOf(state) === 'bench');
+  crew.write('Ines', 3, { kind: 'part-moved-on', need: 'unit-engine', to: 'arrived' });
+  crew.write('Ines', 3, {
+    kind: 'part-compared',
+    need: 'unit-engine',
+    compared: [
+      { what: 'number on the plate', same: true },
+      { what: 'bell face and bolt pattern', same: true },
+      { what: 'bosses, sensors and outlets', same: true },
+    ],
+  });
+  crew.workUntil((state) => isDone(state, 'shift:change-engine'));
+  for (let step = 0; step < 5; step += 1) crew.step();
   return crew;
 }
 
@@ -674,7 +822,7 @@ function tender() {
   return crew;
 }
 
-for (const crew of [minibus(), deicer(), sweeper(), tug(), loader(), tractor(), van(), tender()]) {
+for (const crew of [minibus(), deicer(), sweeper(), tug(), loader(), tractor(), van(), pickup(), tender()]) {
   const bundle = {
     format: 'brisk-ledger-job',
     version: 3,

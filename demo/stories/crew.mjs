@@ -121,7 +121,7 @@ export class Crew {
   recordsOf(operation, odd) {
     const connection = this.state.work.connections.get(operation.connection ?? '');
     const bodies = [];
-    if (connection && operation.phase === 'strip') {
+    if (connection && (operation.phase === 'strip' || operation.kind === 'disconnect')) {
       const count = fastenerCount(setsOf(this.state, connection.id));
       if (count > 0)
         bodies.push({

@@ -5,4 +5,5 @@
  */
 export { FATES, isReplaced, NOTHING_DECIDED, type BenchDecisions, type Fate, type UnitDecision } from './decisions.js';
 export { benchOf, benchSteps, openedInAll, type Bench } from './derive.js';
+export { outerPartsOf, unitsOf } from './units.js';
 export { benchRequired, renewalsOf, type BenchRequirements, type Pair } from './required.js';

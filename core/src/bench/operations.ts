@@ -48,7 +48,7 @@ export function benchOperations(plan: JobPlan, out: Requirements, bench: BenchRe
     const step = removalOf(plan, part);
     const place = benchPlace(out.lump.has(id), step);
     const unit = [...bench.replaced].find(([, stays]) => !stays.has(id) && lumpOf(map, [...stays]).has(id))?.[0];
-    const where = unit === undefined ? 'in place' : `on the other ${parts.get(unit)?.name ?? unit}`;
+    const where = unit === undefined ? 'in place' : `on the other ${otherName(plan, bench, unit)}`;
     return [
       { ...step, ...place, id: operationId.remove(id), phase: 'bench', kind: 'remove', part: id },
       {
@@ -105,10 +105,19 @@ export function benchOperations(plan: JobPlan, out: Requirements, bench: BenchRe
       renewal: id,
     }),
   );
-  const units = [...bench.replaced.keys()].flatMap((unit) => changed(plan, parts.get(unit)?.name ?? unit, unit));
+  const units = [...bench.replaced.keys()].flatMap((unit) => changed(plan, otherName(plan, bench, unit), unit));
   const apart = bench.pairs.flatMap((pair) => partedSteps(pair, parts));
   const stand = bench.pairs.length > 0 || bench.replaced.size > 0 ? [setOnStand] : [];
   return [...stand, ...opens, ...moved, ...drains, ...conditions, ...apart, ...units, ...renewed, ...closes];
+}
+
+/** What the other one is called: a powerpack where several units come in one piece. */
+function otherName({ map }: JobPlan, { replaced }: BenchRequirements, unit: PartId): string {
+  const stays = replaced.get(unit);
+  const several = map.connections.some(
+    ({ carriesLoad, between }) => carriesLoad === true && between.every((end) => stays?.has(end)),
+  );
+  return several ? 'powerpack' : (map.parts.find(({ id }) => id === unit)?.name ?? unit);
 }
 
 const shift = (id: string, title: string, step: Partial<Operation>): Operation => ({

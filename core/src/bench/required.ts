@@ -38,7 +38,7 @@ export interface BenchRequirements {
   readonly renewed: readonly Renewal[];
   /** What was chosen and is not reached while the powerpack is out this way. */
   readonly unreached: readonly Renewal[];
-  /** Units that another one takes the place of, and all that stays on the old one. */
+  /** Units that another one takes the place of, by the first that comes in one piece, and all that stays on the old one. */
   readonly replaced: ReadonlyMap<PartId, ReadonlySet<PartId>>;
 }
 
@@ -141,16 +141,21 @@ export function benchRequired(plan: JobPlan, out: Requirements, decisions: Bench
   };
 
   const replaced = new Map<PartId, ReadonlySet<PartId>>();
-  for (const [unit, decision] of decisions.units) {
-    if (!isReplaced(decision) || !there.has(unit)) continue;
-    const stays = staysOn(plan, unit, decision.comesWith, there);
-    replaced.set(unit, stays);
+  for (const units of comingTogether(decisions, there)) {
+    const [first] = units;
+    if (first === undefined) continue;
+    const stays = new Set(
+      units.flatMap((unit) => [...staysOn(plan, unit, decisions.units.get(unit)?.comesWith ?? [], there)]),
+    );
+    replaced.set(first, stays);
+    const name = units.length > 1 ? 'powerpack' : (parts.get(first)?.name ?? first);
     for (const { id, between: ends } of map.connections)
       if (ends.every((end) => there.has(end)) && stays.has(ends[0]) !== stays.has(ends[1]))
-        open(id, `Another ${parts.get(unit)?.name ?? unit} goes in its place; this goes over to it.`);
-    for (const other of plan.map.powerpacks.flatMap(({ roots }) => roots))
-      if (other !== unit && there.has(other) && between(unit, other).some(({ carriesLoad }) => carriesLoad))
-        part([unit, other], `Another ${parts.get(unit)?.name ?? unit} goes in.`);
+        open(id, `Another ${name} goes in its place; this goes over to it.`);
+    for (const unit of units)
+      for (const other of plan.map.powerpacks.flatMap(({ roots }) => roots))
+        if (!stays.has(other) && there.has(other) && between(unit, other).some(({ carriesLoad }) => carriesLoad))
+          part([unit, other], `Another ${name} goes in.`);
   }
   settle();
 
@@ -213,6 +218,13 @@ export function benchRequired(plan: JobPlan, out: Requirements, decisions: Bench
     }
     return all;
   }
+}
+
+/** The units that others take the place of; those of a donor come in one piece. */
+function comingTogether({ units }: BenchDecisions, there: ReadonlySet<PartId>): readonly (readonly PartId[])[] {
+  const gone = [...units].filter(([unit, decision]) => isReplaced(decision) && there.has(unit));
+  const donors = gone.filter(([, { becomes }]) => becomes === 'donor').map(([unit]) => unit);
+  return [donors, ...gone.filter(([, { becomes }]) => becomes !== 'donor').map(([unit]) => [unit])];
 }
 
 /** What stays on an old unit: the unit, what is part of it, and what comes with the new one, with all that rides on that. */

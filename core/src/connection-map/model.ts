@@ -1,5 +1,14 @@
 /** Where a person stands for a step. */
-export const STATIONS = ['bay-top', 'front', 'wheel-left', 'wheel-right', 'underside', 'cabin', 'rear', 'bench'] as const;
+export const STATIONS = [
+  'bay-top',
+  'front',
+  'wheel-left',
+  'wheel-right',
+  'underside',
+  'cabin',
+  'rear',
+  'bench',
+] as const;
 export type Station = (typeof STATIONS)[number];
 
 /** How the machine must stand: on its wheels, raised, or it does not matter. */

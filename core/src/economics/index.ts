@@ -5,4 +5,4 @@
 export { chanceWithin, usualYearsLeft } from './chance.js';
 export { bestSets, valueOf, type Limits, type SetProblem, type ValuedSet } from './best-set.js';
 export { USUAL_RATES, type Rates } from './rates.js';
-export { nowOrLater, type Bargain, type NowOrLater, type Price } from './now-or-later.js';
+export { nowOrLater, type Bargain, type NowOrLater, type Price, type ReckonedWith } from './now-or-later.js';

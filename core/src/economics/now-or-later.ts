@@ -47,7 +47,8 @@ export interface NowOrLater {
   readonly within?: ValuedSet;
 }
 
-export interface Terms {
+/** What is reckoned with besides the plan. */
+export interface ReckonedWith {
   /** Years until the next time out. */
   readonly yearsIn: number;
   /** Years that somebody gives an item, by its name. */
@@ -72,7 +73,7 @@ const RAISED_AND_DOWN_MIN = 30;
  * and closed from a running machine. What the ledger has chosen already does not count: everything is weighed afresh.
  * At most {@link MOST_ITEMS} items are weighed together: those that come first on the map.
  */
-export function nowOrLater(plan: JobPlan, decisions: BenchDecisions, terms: Terms): NowOrLater {
+export function nowOrLater(plan: JobPlan, decisions: BenchDecisions, terms: ReckonedWith): NowOrLater {
   const { rates, yearsIn, lives } = terms;
   const all = renewalsOf(plan, decisions).filter(({ at }) => plan.map.parts.some(({ id }) => id === at));
   const reckon = reckoner(plan, rates);

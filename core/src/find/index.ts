@@ -3,5 +3,5 @@
  * fasteners, tag and bag, notes, parts to order, photos.
  */
 export { findableIn, findIn, hitsAmong, whereabouts, type Findable, type Hit } from './find-in.js';
-export { findPhotos, photosOf, type PhotoQuery, type ShownPhoto } from './photos.js';
+export { findPhotos, photosAt, photosOf, type PhotoQuery, type ShownPhoto } from './photos.js';
 export { answersAll, wordsAsked } from './words.js';

@@ -1,6 +1,6 @@
 import type { Station } from '../connection-map/index.js';
 import type { JobState, Photo } from '../ledger/index.js';
-import { halfOf } from '../teardown/index.js';
+import { halfOf, type Operation, type OperationId } from '../teardown/index.js';
 import { answersAll, wordsAsked } from './words.js';
 
 /** What is asked of the photos of a job; whatever is absent does not matter. */
@@ -54,6 +54,11 @@ export function photosOf(
   };
 }
 
+/** Photos taken at one step, in the order they were taken. */
+export function photosAt(state: JobState, operation: OperationId): readonly Photo[] {
+  return [...state.photos.values()].filter(({ pinnedTo }) => pinnedTo.operation === operation);
+}
+
 function shown(state: JobState, photo: Photo, dayOf: (at: string) => string): ShownPhoto {
   const id = connectionOf(state, photo);
   const connection = id === undefined ? undefined : state.work.connections.get(id);
@@ -83,11 +88,16 @@ function connectionOf(state: JobState, { pinnedTo }: Photo): string | undefined 
   return undefined;
 }
 
+/** Kinds of steps that put together again what was taken apart at the bench. */
+const TOGETHER: readonly Operation['kind'][] = ['fit', 'start-by-hand', 'connect', 'torque'];
+
 function whenOf(state: JobState, { pinnedTo }: Photo): ShownPhoto['when'] {
-  const phase = pinnedTo.operation === undefined ? undefined : state.work.operations.get(pinnedTo.operation)?.phase;
-  if (phase === undefined) return 'other';
-  const half = halfOf(phase);
-  return half === 'bench' ? 'other' : half;
+  const operation = pinnedTo.operation === undefined ? undefined : state.work.operations.get(pinnedTo.operation);
+  if (operation === undefined) return 'other';
+  const half = halfOf(operation.phase);
+  if (half !== 'bench') return half;
+  if (TOGETHER.includes(operation.kind)) return 'back';
+  return operation.kind === 'disconnect' || operation.kind === 'remove' ? 'out' : 'other';
 }
 
 function textOf({ title, parts, photo }: ShownPhoto): string {

@@ -40,12 +40,12 @@ export interface TagAtStep {
 }
 
 /** The tag that goes on, or is on, both ends at `operation`; undefined where there is none. */
-export function tagAt(state: JobState, { phase, connection: id }: Operation): TagAtStep | undefined {
+export function tagAt(state: JobState, { kind, phase, connection: id }: Operation): TagAtStep | undefined {
   const connection = id === undefined ? undefined : state.work.connections.get(id);
   if (!connection || !wantsTag(connection)) return undefined;
   const on = state.tags.get(connection.id);
   if (on !== undefined) return { number: on, fresh: false };
-  return phase === 'strip' ? { number: nextTag(state), fresh: true } : undefined;
+  return phase === 'strip' || kind === 'disconnect' ? { number: nextTag(state), fresh: true } : undefined;
 }
 
 /** A fluid that is measured at a step, and how much of it ran out. */

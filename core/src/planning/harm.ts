@@ -98,7 +98,7 @@ function breachOf(state: JobState, { reason }: Precedence, step: Operation, oper
     case 'crew':
       return breach('The crew pinned it the other way round.', false);
     case 'access':
-      return operation.phase === 'strip'
+      return operation.phase === 'strip' || operation.kind === 'disconnect' || operation.kind === 'remove'
         ? breach('It cannot be reached; forced past it, something bends or breaks.', false)
         : breach('Later it cannot be reached any more, and this comes off again.', false);
     case 'sequence':

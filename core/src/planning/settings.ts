@@ -1,7 +1,9 @@
 import type { Half } from '../teardown/index.js';
+import type { OperationId } from '../teardown/index.js';
 import { leavesItsWheels } from './raising.js';
+import { USUAL_DAY, workUntilDay } from './working-day.js';
 import { isSettled, stuckSteps, type JobState, type PlanSettings, type Wait } from '../ledger/index.js';
-import { crewOf, NO_SCHOOL, type Absence, type RaisedOn } from '../schedule/index.js';
+import { crewOf, NO_SCHOOL, type Absence, type RaisedOn, type WorkingDay } from '../schedule/index.js';
 
 /** How long penetrant is given before a seized step is tried again, and how long a step put off is left alone. */
 const SOAKING_MIN = 30;
@@ -16,9 +18,10 @@ export function usualSettings(names: readonly string[], on: RaisedOn = 'lift'): 
 
 /**
  * What has to wait as the job stands: a step whose part is missing for nobody knows how long, other stuck ones until the
- * penetrant has worked, and what was put off for a while. `nowMs`: how much of the soaking is over by then.
+ * penetrant has worked, what was put off for a while, and what waits for a part that is on its way. `nowMs`: how much of the soaking is
+ * over by then, and from when on is waited; `day`: when the shop works.
  */
-export function waitsNow(state: JobState, nowMs?: number): readonly Wait[] {
+export function waitsNow(state: JobState, nowMs?: number, day: WorkingDay = USUAL_DAY): readonly Wait[] {
   const stuck = stuckSteps(state).map(({ id }): Wait => {
     const struggle = state.struggles.get(id)?.at(-1);
     if (struggle?.trouble === 'part-missing') return { operation: id, why: 'A part is missing' };
@@ -29,7 +32,22 @@ export function waitsNow(state: JobState, nowMs?: number): readonly Wait[] {
   const putOff = [...state.progress].flatMap(([operation, progress]): readonly Wait[] =>
     progress.is === 'skipped' && progress.mode === 'later' ? [{ operation, min: PUT_OFF_MIN, why: 'Put off' }] : [],
   );
-  return [...stuck, ...putOff];
+  const known = new Set([...stuck, ...putOff].map(({ operation }) => operation));
+  return [...stuck, ...putOff, ...partsAwaited(state, nowMs, day).filter(({ operation }) => !known.has(operation))];
+}
+
+/** Steps whose part is on its way: they can begin when the shop opens on the day it is expected. */
+function partsAwaited(state: JobState, nowMs: number | undefined, day: WorkingDay): readonly Wait[] {
+  if (nowMs === undefined) return [];
+  const waits = new Map<OperationId, Wait>();
+  for (const { operation, stage, expectedOn, name } of state.needs.values()) {
+    const step = operation === undefined ? undefined : state.work.operations.get(operation);
+    if (!step || isSettled(state, step) || stage !== 'ordered' || expectedOn === undefined) continue;
+    const min = Math.round(workUntilDay(expectedOn, new Date(nowMs), day));
+    const before = waits.get(step.id)?.min ?? 0;
+    if (min > before) waits.set(step.id, { operation: step.id, min, why: `Waiting for: ${name}, due ${expectedOn}` });
+  }
+  return [...waits.values()];
 }
 
 /** `settings` as they hold `minutes` later: waits and absences that are over are gone, the rest is so much nearer. */
@@ -69,7 +87,7 @@ export function settingsNow(
   on: RaisedOn = 'stands',
 ): PlanSettings {
   const followed = state.plans.get(half);
-  const waits = waitsNow(state, nowMs);
+  const waits = waitsNow(state, nowMs, followed?.settings.crew.day);
   // What stays on its wheels is worked at over a pit, with room for two.
   if (!followed) return { ...usualSettings(names, leavesItsWheels(state, half) ? on : 'lift'), waits };
   const settings = agedBy(followed.settings, Math.max(0, (nowMs - Date.parse(followed.at)) / 60_000));

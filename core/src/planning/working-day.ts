@@ -38,6 +38,22 @@ export function workUntil(clock: string, now: Date, day: WorkingDay): number | u
   return minutesBetween(closes, start) + Math.max(0, tomorrow);
 }
 
+/** Minutes of work until the shop opens on a day such as "2026-03-04"; nought for today and days that are over. */
+export function workUntilDay(on: string, now: Date, day: WorkingDay): number {
+  const [year = 0, month = 1, date = 1] = on.split('-').map(Number);
+  const opens = at(new Date(year, month - 1, date), day.begins);
+  const length = minutesBetween(at(opens, day.ends), opens);
+  let from = workGoesOn(now, day);
+  let minutes = 0;
+  // A day that closes before it opens is never waited for, and nobody plans ten years ahead.
+  for (let days = 0; from < opens && length > 0 && days < MOST_DAYS; days += 1) {
+    minutes += minutesBetween(at(from, day.ends), from);
+    from = at(addDays(from, 1), day.begins);
+  }
+  return minutes;
+}
+const MOST_DAYS = 3_650;
+
 /** Minutes of work until the shop closes on the day that somebody leaves at `minutes`. */
 export function closesAfter(minutes: number, now: Date, day: WorkingDay): number {
   const leaves = clockAt(minutes, now, day);

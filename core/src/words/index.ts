@@ -1,5 +1,6 @@
 /** Words: how places, heights and minutes are said, on a screen and on paper alike. */
 import type { Station, StepHeight } from '../connection-map/index.js';
+import type { Half } from '../teardown/index.js';
 
 export const STATION_WORDS: Readonly<Record<Station, string>> = {
   'bay-top': 'Over the bay',
@@ -16,6 +17,12 @@ export const HEIGHT_WORDS: Readonly<Record<StepHeight, string>> = {
   ground: 'on its wheels',
   raised: 'raised',
   either: 'at any height',
+};
+
+export const HALF_WORDS: Readonly<Record<Half, string>> = {
+  out: 'The way out',
+  bench: 'At the bench',
+  back: 'The way back',
 };
 
 /** Minutes as a crew says them: "25 min", "1 h 40", "12 h". */

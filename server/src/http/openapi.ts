@@ -3,6 +3,7 @@ import { ENTRY_SCHEMAS } from '@brisk/contracts/entry';
 import { jobSchema, newJobSchema, planningSchema } from '@brisk/contracts/job';
 import { PROBLEMS } from '@brisk/contracts/problem';
 import { keepGearSchema } from '@brisk/contracts/lifting-gear';
+import { keepRatesSchema } from '@brisk/contracts/rates';
 import { inspectionSheetSchema, shopTemplateSchema, toolListSchema } from '@brisk/contracts/shop';
 import { convertSchema } from '@sodaru/yup-to-json-schema';
 import type { Schema } from 'yup';
@@ -68,6 +69,7 @@ export function openApiDocument(paths: Json): Json {
         InspectionSheet: converted(inspectionSheetSchema),
         ToolList: converted(toolListSchema),
         LiftingGear: converted(keepGearSchema),
+        Rates: converted(keepRatesSchema),
         Bundle: converted(bundleSchema, { job: ref('Job'), ledger }),
         Problem: {
           type: 'object',

@@ -4,7 +4,7 @@ import { CAUTION_WORDS, powerpackOf, routeOf } from '@brisk/core/connection-map'
 import type { JobState } from '@brisk/core/ledger';
 import { detailsOf, RAISING, sheetSetups, type Planned, type SheetSetup } from '@brisk/core/planning';
 import type { RaisedOn } from '@brisk/core/schedule';
-import { duration, HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
+import { duration, HALF_WORDS, HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
 import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 
 /** A4 in points, and how it is divided. */
@@ -46,7 +46,7 @@ export function sheetDocument(
   const { size, columns } = flowed(blocks);
   const pages = Math.ceil(columns.length / COLUMNS_A_PAGE);
   const followed = state.plans.get(half);
-  const title = half === 'out' ? 'The way out' : 'The way back';
+  const title = HALF_WORDS[half];
   const { costs } = plan.schedule;
   return {
     pageSize: 'A4',

@@ -77,3 +77,18 @@ export const putLiftingGear: Json = {
     422: problem('It is not right.'),
   },
 };
+
+export const getRates: Json = {
+  summary: 'What the shop reckons with: its money, an hour, a litre, a fastener',
+  responses: { 200: answer('The rates.', ref('Rates')) },
+};
+
+export const putRates: Json = {
+  summary: 'Reckon with others, from the revision the sender knew',
+  requestBody: { required: true, content: jsonOf(ref('Rates')) },
+  responses: {
+    200: answer('The rates as they are now.', ref('Rates')),
+    409: problem('Somebody changed them meanwhile.'),
+    422: problem('They are not right.'),
+  },
+};

@@ -1,4 +1,5 @@
 import { keepGearSchema } from '@brisk/contracts/lifting-gear';
+import { keepRatesSchema } from '@brisk/contracts/rates';
 import {
   inspectionSheetSchema,
   toolListSchema,
@@ -8,6 +9,7 @@ import {
   type ToolList,
 } from '@brisk/contracts/shop';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
+import { USUAL_RATES, type Rates } from '@brisk/core/economics';
 import { FIRST_GEAR, type LiftingGear } from '@brisk/core/rigging';
 import type { Request } from 'express';
 import type { InBackground } from '../background/tasks.js';
@@ -21,9 +23,10 @@ import * as docs from './openapi.js';
 const SHEET = 'inspection-sheet';
 const TOOLS = 'tools';
 const GEAR = 'lifting-gear';
+const RATES = 'shop-rates';
 const NO_TOOLS: ToolList = { tools: [] };
 
-/** The shop’s own templates, its inspection sheet, its tools and its lifting gear. */
+/** The shop’s own templates, its inspection sheet, its tools, its lifting gear and what it reckons with. */
 export function shopRoutes(store: ShopStore, background: InBackground): ApiRouter {
   const api = apiRouter();
 
@@ -75,6 +78,15 @@ export function shopRoutes(store: ShopStore, background: InBackground): ApiRoute
 
   api.put('/lifting-gear', docs.putLiftingGear, ...jsonBody(LARGEST_BODY), async (request, response) => {
     response.json(await store.keep('lifting-gear', GEAR, bodyOf(keepGearSchema, request)));
+  });
+
+  api.get('/rates', docs.getRates, async (_request, response) => {
+    const kept = await store.find<Rates>('rates', RATES);
+    response.json(kept ?? { revision: 0, updatedAt: '', document: USUAL_RATES });
+  });
+
+  api.put('/rates', docs.putRates, ...jsonBody(LARGEST_BODY), async (request, response) => {
+    response.json(await store.keep('rates', RATES, bodyOf(keepRatesSchema, request)));
   });
 
   return api;

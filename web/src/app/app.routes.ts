@@ -71,6 +71,16 @@ export const routes: Routes = [
         loadComponent: () => import('./pages/lift/lift-balance').then((m) => m.LiftBalance),
       },
       { path: 'bench', title: 'Bench', loadComponent: () => import('./pages/bench/bench').then((m) => m.Bench) },
+      {
+        path: 'bench/now-or-later',
+        title: 'Now or later',
+        loadComponent: () => import('./pages/bench/now-or-later').then((m) => m.NowOrLaterView),
+      },
+      {
+        path: 'bench/parts',
+        title: 'Parts and money',
+        loadComponent: () => import('./pages/bench/parts').then((m) => m.Parts),
+      },
       { path: 'refit', title: 'Refit', loadComponent: () => import('./pages/refit/refit').then((m) => m.Refit) },
       {
         path: 'first-start',

@@ -28,6 +28,8 @@ import {
   type ToolList,
 } from '@brisk/contracts/shop';
 import { keepGearSchema } from '@brisk/contracts/lifting-gear';
+import { keepRatesSchema } from '@brisk/contracts/rates';
+import { USUAL_RATES, type Rates } from '@brisk/core/economics';
 import { FIRST_GEAR, type LiftingGear } from '@brisk/core/rigging';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
 import type { HouseKnowledge } from '@brisk/core/house';
@@ -102,6 +104,7 @@ export class FakeServer implements Pick<
   plannings: Planning[] = [];
   readonly kept = new Map<string, Kept<ShopTemplate>>();
   sheet: Kept<InspectionSheet> = { revision: 0, updatedAt: '', document: INSPECTION_SHEET };
+  shopRates: Kept<Rates> = { revision: 0, updatedAt: '', document: USUAL_RATES };
   gear: Kept<LiftingGear> = { revision: 0, updatedAt: '', document: FIRST_GEAR };
   toolList: Kept<ToolList> = { revision: 0, updatedAt: '', document: { tools: [] } };
   /** Pictures that were sent, and the answer to the next ones where they are refused. */
@@ -204,6 +207,18 @@ export class FakeServer implements Pick<
 
   tools(): Observable<Kept<ToolList>> {
     return this.answer(() => this.toolList);
+  }
+
+  rates(): Observable<Kept<Rates>> {
+    return this.answer(() => this.shopRates);
+  }
+
+  keepRates(rates: ToKeep<Rates>): Observable<Kept<Rates>> {
+    return this.answer(() => {
+      const { revision, document } = held(keepRatesSchema, rates);
+      this.shopRates = { revision: revision + 1, updatedAt: '2026-03-02T09:00:00.000Z', document };
+      return this.shopRates;
+    });
   }
 
   liftingGear(): Observable<Kept<LiftingGear>> {

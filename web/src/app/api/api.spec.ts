@@ -4,6 +4,7 @@ import { TestBed } from '@angular/core/testing';
 import type { Bundle } from '@brisk/contracts/bundle';
 import type { NewJob, Planning } from '@brisk/contracts/job';
 import type { ShopTemplate, ToKeep, ToolList } from '@brisk/contracts/shop';
+import { USUAL_RATES } from '@brisk/core/economics';
 import { FIRST_GEAR, type LiftingGear } from '@brisk/core/rigging';
 import { INSPECTION_SHEET } from '@brisk/core/donor';
 import type { Observable } from 'rxjs';
@@ -26,6 +27,7 @@ const template: ToKeep<ShopTemplate> = {
   revision: 0,
   document: { id: 'own/1', name: 'Ours', layout: 'utility-belt', choices: {}, map: plan.map } as ShopTemplate,
 };
+const rates = { revision: 0, document: USUAL_RATES };
 const gear: ToKeep<LiftingGear> = { revision: 1, document: FIRST_GEAR };
 const tools: ToKeep<ToolList> = { revision: 2, document: { tools: [] } };
 const sheet = { revision: 1, document: INSPECTION_SHEET };
@@ -54,6 +56,8 @@ describe('what is asked of the server', () => {
     ['PUT', '/api/inspection-sheet', (api) => api.keepInspectionSheet(sheet), sheet],
     ['GET', '/api/tools', (api) => api.tools(), null],
     ['PUT', '/api/tools', (api) => api.keepTools(tools), tools],
+    ['GET', '/api/rates', (api) => api.rates(), null],
+    ['PUT', '/api/rates', (api) => api.keepRates(rates), rates],
     ['GET', '/api/lifting-gear', (api) => api.liftingGear(), null],
     ['PUT', '/api/lifting-gear', (api) => api.keepLiftingGear(gear), gear],
     ['POST', '/api/photos', (api) => api.keepPhoto(picture), picture],

@@ -14,6 +14,7 @@ import type {
   PutRightFrom,
   Planning,
 } from '@brisk/contracts/job';
+import type { Rates } from '@brisk/core/economics';
 import type { LiftingGear } from '@brisk/core/rigging';
 import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep, ToolList } from '@brisk/contracts/shop';
 import type { JobHits, KeptPhoto } from '@brisk/contracts/house';
@@ -99,6 +100,14 @@ export class Api {
 
   keepLiftingGear(gear: ToKeep<LiftingGear>): Observable<Kept<LiftingGear>> {
     return this.http.put<Kept<LiftingGear>>('/api/lifting-gear', gear);
+  }
+
+  rates(): Observable<Kept<Rates>> {
+    return this.http.get<Kept<Rates>>('/api/rates');
+  }
+
+  keepRates(rates: ToKeep<Rates>): Observable<Kept<Rates>> {
+    return this.http.put<Kept<Rates>>('/api/rates', rates);
   }
 
   keepTools(tools: ToKeep<ToolList>): Observable<Kept<ToolList>> {

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { JobState, Photo } from '@brisk/core/ledger';
-import { photosOf } from '@brisk/core/find';
+import { photosAt, photosOf } from '@brisk/core/find';
 import { Desk } from '../session/desk';
 import { PhotoBox } from './photo-box';
 
-/** Photos of one joint: before it came apart, and as it goes back, side by side. */
+/** Photos of one joint, before it came apart and as it goes back, side by side; or those taken at one step. */
 @Component({
   selector: 'bl-photo-strip',
   imports: [RouterLink],
@@ -54,14 +54,17 @@ import { PhotoBox } from './photo-box';
 })
 export class PhotoStrip {
   readonly state = input.required<JobState>();
-  readonly connection = input.required<string>();
+  readonly connection = input<string>();
+  readonly operation = input<string>();
   readonly heightPx = input(96);
   protected readonly box = inject(PhotoBox);
   protected readonly desk = inject(Desk);
 
   protected readonly rows = computed(() => {
-    const { before, after } = photosOf(this.state(), this.connection());
+    const operation = this.operation();
+    const { before, after } = photosOf(this.state(), this.connection() ?? '');
     return [
+      { words: 'As it was marked', photos: operation === undefined ? [] : photosAt(this.state(), operation).slice(-4) },
       { words: 'Before', photos: before.slice(-4) },
       { words: 'As it goes back', photos: after.slice(-4) },
     ].filter(({ photos }) => photos.length > 0);

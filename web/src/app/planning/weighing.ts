@@ -2,7 +2,7 @@ import type { JobPlan } from '@brisk/core/connection-map';
 import { foldLedger, type JobState, type LedgerEntry, type PlanSettings } from '@brisk/core/ledger';
 import { openedBy, planned, workOrder, type Opened } from '@brisk/core/planning';
 import type { Schedule } from '@brisk/core/schedule';
-import { HALVES, type Half } from '@brisk/core/teardown';
+import type { Half } from '@brisk/core/teardown';
 import { concatMap, from, last, map, scan, type Observable } from 'rxjs';
 import type { PlanSearch } from './plan-search';
 
@@ -10,6 +10,9 @@ import type { PlanSearch } from './plan-search';
 export interface Figures extends Opened {
   readonly halves: Readonly<Partial<Record<Half, Schedule>>>;
 }
+
+/** What is done at the bench is the same whichever way it comes out. */
+const WEIGHED: readonly Half[] = ['out', 'back'];
 
 /**
  * Plans both halves of `plan` with a short search each, the way out first, and tells the figures as they come. `settings`
@@ -24,7 +27,7 @@ export function weighed(
 ): Observable<Figures> {
   const state: JobState = foldLedger(plan, entries);
   const whole = openedBy(plan);
-  return from(HALVES).pipe(
+  return from(WEIGHED).pipe(
     concatMap((half) => {
       const first = planned(state, half, settings, undefined);
       const { heldUp: _heldUp, lostPins: _lostPins, ...problem } = first.problem;

@@ -17,8 +17,8 @@ export class SheetError extends Error {
 export const MOST_BYTES = 8 * 1024 * 1024;
 export const MOST_ROWS = 20_000;
 
-/** Reads spreadsheet text, whatever it is written in and parted by. Throws {@link SheetError}. */
-export function readSheet(bytes: ArrayBuffer): Sheet {
+/** Reads spreadsheet text of at most `mostRows` lines, whatever it is written in and parted by. Throws {@link SheetError}. */
+export function readSheet(bytes: ArrayBuffer, mostRows = MOST_ROWS): Sheet {
   if (bytes.byteLength > MOST_BYTES)
     throw new SheetError('The file is larger than 8 MB; part it, or leave columns out.');
   const { text: read, encoding } = decoded(bytes);
@@ -37,8 +37,8 @@ export function readSheet(bytes: ArrayBuffer): Sheet {
   if (headings.length === 0) throw new SheetError('The first line has no headings.');
   const rows = trimmed(data);
   if (rows.length === 0) throw new SheetError('There are headings, and no lines below them.');
-  if (rows.length > MOST_ROWS)
-    throw new SheetError(`The file has ${rows.length} lines; at most ${MOST_ROWS} are taken at once.`);
+  if (rows.length > mostRows)
+    throw new SheetError(`The file has ${rows.length} lines; at most ${mostRows} are taken at once.`);
   return { encoding, delimiter: meta.delimiter, headings, rows };
 }
 

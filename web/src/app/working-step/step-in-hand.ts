@@ -14,6 +14,7 @@ import { MatExpansionModule } from '@angular/material/expansion';
 import { MatIcon } from '@angular/material/icon';
 import { MatListModule } from '@angular/material/list';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
+import { photosAt } from '@brisk/core/find';
 import {
   countingAt,
   fluidAt,
@@ -138,6 +139,22 @@ export class StepInHand {
     const id = this.now()?.operation.connection;
     return id === undefined ? undefined : this.state().work.connections.get(id);
   });
+
+  /** How the machine stands for it; at the bench that is of no matter. */
+  protected readonly heightWords = computed(() => {
+    const now = this.now();
+    if (!now) return '';
+    const { height, station } = now.operation;
+    if (now.moveTo) return HEIGHT_WORDS[now.moveTo];
+    if (height !== 'either') return HEIGHT_WORDS[height];
+    return station === 'bench' ? '' : HEIGHT_WORDS[this.state().height];
+  });
+
+  /** How many photos were taken at the step in hand. */
+  protected readonly photosHere = computed(() => photosAt(this.state(), this.now()?.operation.id ?? '').length);
+
+  /** How many there are of the mark it goes by. */
+  protected readonly recalled = computed(() => photosAt(this.state(), this.now()?.operation.recalls ?? '').length);
 
   protected readonly shownConnections = computed(() => {
     const connection = this.connection();

@@ -38,8 +38,11 @@ function maySkip(state: JobState, operation: Operation, mode: SkipMode): readonl
   return mode === 'not-here' ? mayNotBeHere(state, operation) : NOTHING;
 }
 
+/** Kinds of steps at the bench that something may turn out not to be there for. */
+const TAKES_APART: readonly Operation['kind'][] = ['disconnect', 'remove', 'prepare'];
+
 function mayNotBeHere(state: JobState, { phase, kind, connection }: Operation): readonly Refusal[] {
-  if (phase !== 'strip')
+  if (phase !== 'strip' && !TAKES_APART.includes(kind))
     return refuse('sense', 'What was taken off has to go back. Put it off, or leave it off on purpose with a reason.');
   if (kind === 'drain')
     return refuse(

@@ -5,7 +5,7 @@ import { choose, openView, write } from '../../../testing/open-job';
 import { Ask } from '../../ui/ask';
 import { DonorView } from './donor';
 import { Joints } from './joints';
-import { centsOf, money } from './money';
+import { centsOf, money } from '../../words/money';
 import { PullList } from './pull-list';
 import { withSwap } from '../../planning/swap-plan';
 

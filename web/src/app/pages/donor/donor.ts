@@ -17,7 +17,7 @@ import { Desk } from '../../session/desk';
 import { Ask } from '../../ui/ask';
 import { Api } from '../../api/api';
 import { problemWords } from '../../api/problem-words';
-import { money } from './money';
+import { money } from '../../words/money';
 import { priceQuestions, pricesIn } from './price-questions';
 import { SwapDesk } from './swap-desk';
 

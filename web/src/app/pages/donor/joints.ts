@@ -19,7 +19,7 @@ import type { Choice } from '../../ui/choice';
 import { PickOne } from '../../ui/pick-one';
 import { Desk } from '../../session/desk';
 import { Ask } from '../../ui/ask';
-import { money } from './money';
+import { money } from '../../words/money';
 import { priceQuestions, pricesIn } from './price-questions';
 import { SwapDesk } from './swap-desk';
 

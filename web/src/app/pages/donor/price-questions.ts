@@ -1,6 +1,6 @@
 import { string } from 'yup';
 import type { Answers, Question } from '../../ui/asking';
-import { centsOf, money } from './money';
+import { centsOf, money } from '../../words/money';
 
 /** What something costs, and what is paid on top until the old one is returned; in whole cents. */
 export interface Prices {

@@ -8,7 +8,7 @@ import { STATION_WORDS, sentence, several } from '@brisk/core/words';
 import { string } from 'yup';
 import { Desk } from '../../session/desk';
 import { Ask } from '../../ui/ask';
-import { money } from './money';
+import { money } from '../../words/money';
 import { priceQuestions, pricesIn } from './price-questions';
 import { SwapDesk } from './swap-desk';
 

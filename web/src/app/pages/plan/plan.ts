@@ -7,7 +7,8 @@ import { MatIcon } from '@angular/material/icon';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { powerpackOf, routeOf } from '@brisk/core/connection-map';
 import { overtakenBy, toolsNeeded } from '@brisk/core/planning';
-import { duration, several } from '@brisk/core/words';
+import { HALVES, type Half } from '@brisk/core/teardown';
+import { duration, HALF_WORDS, several } from '@brisk/core/words';
 import { format, isSameDay } from 'date-fns';
 import { Desk } from '../../session/desk';
 import { Selection } from '../../session/selection';
@@ -58,7 +59,8 @@ export class Plan {
   protected readonly several = several;
   protected readonly wrong = signal('');
 
-  protected readonly half = computed<'out' | 'back'>(() => (this.way() === 'back' ? 'back' : 'out'));
+  protected readonly halves = HALF_WORDS;
+  protected readonly half = computed<Half>(() => HALVES.find((half) => half === this.way()) ?? 'out');
   protected readonly set = computed(() => {
     const job = this.desk.job();
     return job && { powerpack: powerpackOf(job.plan).name, route: routeOf(job.plan).name, layout: job.plan.map.name };
@@ -138,7 +140,7 @@ export class Plan {
   }
 
   /** Shows the other half; the address says which, so that a reload and a link keep it. */
-  protected turn(way: 'out' | 'back'): void {
+  protected turn(way: Half): void {
     void this.router.navigate([], { queryParams: { way }, queryParamsHandling: 'merge' });
   }
 

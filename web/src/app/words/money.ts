@@ -9,3 +9,9 @@ export function centsOf(typed: string): number | undefined {
   if (!/^\d{1,7}(\.\d{1,2})?$/.test(plain)) return undefined;
   return Math.round(Number(plain) * 100);
 }
+
+/** Whole cents in the shop’s money: "980 EUR", "12.50 EUR". */
+export function inMoney(cents: number, currency: string): string {
+  const whole = cents % 100 === 0;
+  return `${whole ? String(cents / 100) : money(cents)} ${currency}`;
+}

@@ -1,0 +1,93 @@
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  inject,
+  input,
+  viewChild,
+  type ElementRef,
+} from '@angular/core';
+import type { DaySpent } from '@brisk/core/parts';
+import {
+  CategoryScale,
+  Chart,
+  Legend,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+} from 'chart.js';
+import { Night } from '../../session/night';
+
+Chart.register(CategoryScale, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip);
+
+/** What was spent in all, day by day, against what may be. */
+@Component({
+  selector: 'bl-money-chart',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: '<canvas #canvas role="img" aria-label="What was spent by day; the list below says the same"></canvas>',
+  styles: ':host { display: block; position: relative; height: 180px; }',
+})
+export class MoneyChart {
+  readonly days = input.required<readonly DaySpent[]>();
+  readonly budgetCents = input<number>();
+  readonly currency = input.required<string>();
+  private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
+  private readonly night = inject(Night);
+  private chart: Chart | undefined;
+
+  constructor() {
+    afterRenderEffect((onCleanup) => {
+      this.night.on();
+      const days = this.days();
+      const budget = this.budgetCents();
+      const currency = this.currency();
+      const element = this.canvas().nativeElement;
+      const colour = (name: string) => getComputedStyle(element).getPropertyValue(name).trim();
+      this.chart = new Chart(element, {
+        type: 'line',
+        data: {
+          labels: days.map(({ day }) => day),
+          datasets: [
+            {
+              label: 'Spent on parts and costs',
+              data: days.map(({ cents }) => cents / 100),
+              borderColor: colour('--work'),
+              backgroundColor: colour('--work'),
+              stepped: true,
+              borderWidth: 3,
+            },
+            ...(budget === undefined
+              ? []
+              : [
+                  {
+                    label: 'Limit',
+                    data: days.map(() => budget / 100),
+                    borderColor: colour('--marker'),
+                    borderDash: [6, 4],
+                    borderWidth: 2,
+                    pointRadius: 0,
+                  },
+                ]),
+          ],
+        },
+        options: {
+          animation: false,
+          maintainAspectRatio: false,
+          color: colour('--ink'),
+          scales: {
+            y: {
+              beginAtZero: true,
+              ticks: { color: colour('--ink'), callback: (value) => `${value} ${currency}` },
+              grid: { color: colour('--line') },
+            },
+            x: { ticks: { color: colour('--ink') }, grid: { display: false } },
+          },
+          plugins: { legend: { labels: { color: colour('--ink'), boxWidth: 18 } } },
+        },
+      });
+      onCleanup(() => this.chart?.destroy());
+    });
+  }
+}

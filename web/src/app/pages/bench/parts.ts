@@ -1,0 +1,244 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { MatMenuModule } from '@angular/material/menu';
+import { RouterLink } from '@angular/router';
+import {
+  CONDITION_WORDS,
+  COST_WORDS,
+  fastenersToBuy,
+  NEXT_STAGES,
+  STAGE_WORDS,
+  type FastenersToBuy,
+  type PartStage,
+  type PartToOrder,
+} from '@brisk/core/ledger';
+import { priceOf, spendingOf, type PriceLine } from '@brisk/core/parts';
+import { duration, several } from '@brisk/core/words';
+import { format } from 'date-fns';
+import { RatesShed } from '../../planning/rates-shed';
+import { Desk } from '../../session/desk';
+import { Recorder } from '../../session/recorder';
+import { writeSheet } from '../../ui/csv';
+import { FileKey } from '../../ui/file-key';
+import { saveFile } from '../../ui/save-file';
+import { inMoney, money } from '../../words/money';
+import { BenchTabs } from './bench-tabs';
+import { MoneyChart } from './money-chart';
+import { PartActions } from './part-actions';
+import { PriceListCard } from './price-list-card';
+import { PriceSheet } from './price-sheet';
+
+const WHY_WORDS: Readonly<Record<FastenersToBuy['why'], string>> = {
+  ...CONDITION_WORDS,
+  'single-use': 'new every time',
+  missing: 'missing',
+};
+
+/** What is done next with a line of the list, as it is said on its key. */
+const NEXT_WORDS: Readonly<Partial<Record<PartStage, { readonly to: PartStage; readonly words: string }>>> = {
+  needed: { to: 'ordered', words: 'Ordered' },
+  asked: { to: 'ordered', words: 'Ordered' },
+  ordered: { to: 'arrived', words: 'It is here' },
+  arrived: { to: 'fitted', words: 'Fitted' },
+  wrong: { to: 'returned', words: 'Sent back' },
+  returned: { to: 'ordered', words: 'Ordered again' },
+};
+
+const GROUPS: readonly { readonly words: string; readonly stages: readonly PartStage[]; readonly prints: boolean }[] = [
+  { words: 'Wrong: goes back', stages: ['wrong'], prints: false },
+  { words: 'To order', stages: ['needed', 'asked'], prints: true },
+  { words: 'On its way', stages: ['ordered'], prints: false },
+  { words: 'Here', stages: ['arrived'], prints: false },
+  { words: 'Fitted or sent back', stages: ['fitted', 'returned'], prints: false },
+];
+
+/** What is bought for this job, from whom, where it is, and what everything comes to. */
+@Component({
+  selector: 'bl-parts',
+  imports: [
+    BenchTabs,
+    FileKey,
+    MatButton,
+    MatIcon,
+    MatIconButton,
+    MatMenuModule,
+    MoneyChart,
+    PriceListCard,
+    RouterLink,
+  ],
+  providers: [PartActions, PriceSheet],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './parts.html',
+  styleUrl: './parts.scss',
+})
+export class Parts {
+  private readonly desk = inject(Desk);
+  private readonly recorder = inject(Recorder);
+  private readonly actions = inject(PartActions);
+  protected readonly prices = inject(PriceSheet);
+  protected readonly shed = inject(RatesShed);
+  protected readonly duration = duration;
+  protected readonly stages = STAGE_WORDS;
+  protected readonly costWords = COST_WORDS;
+
+  protected readonly money = computed(() => {
+    const state = this.desk.state();
+    return state && spendingOf(state, this.shed.rates(), (at) => format(new Date(at), 'yyyy-MM-dd'));
+  });
+  protected readonly budget = computed(() => this.desk.state()?.terms?.budgetCents);
+  protected readonly over = computed(() => {
+    const budget = this.budget();
+    const now = this.money()?.now;
+    return budget !== undefined && now !== undefined && now.ordered + now.costs > budget;
+  });
+  protected readonly budgetWords = computed(() => {
+    const budget = this.budget();
+    const now = this.money()?.now;
+    if (budget === undefined || !now) return 'no limit set';
+    const left = budget - now.ordered - now.costs;
+    return left >= 0 ? `${this.words(left)} left for parts` : `${this.words(-left)} over the limit for parts`;
+  });
+  protected readonly coresWords = computed(() => {
+    const owing = [...(this.desk.state()?.needs.values() ?? [])].filter(
+      ({ coreChargeCents, coreReturned, stage }) =>
+        coreChargeCents !== undefined && !coreReturned && stage !== 'returned' && stage !== 'needed',
+    );
+    const first = owing.flatMap(({ coreDueOn }) => coreDueOn ?? []).sort()[0];
+    if (owing.length === 0) return 'none';
+    return `${several(owing.length, 'old part')}${first === undefined ? '' : `, the first by ${first}`}`;
+  });
+
+  protected readonly groups = computed(() => {
+    const state = this.desk.state();
+    const all = [...(state?.needs.values() ?? [])].map((part) => {
+      const next = NEXT_WORDS[part.stage];
+      return {
+        ...part,
+        price: priceOf(part),
+        next,
+        others: NEXT_STAGES[part.stage].filter((to) => to !== next?.to),
+        owes: part.coreChargeCents !== undefined && !part.coreReturned,
+        waits: part.operation === undefined ? undefined : state?.work.operations.get(part.operation)?.title,
+      };
+    });
+    return GROUPS.map((group) => ({ ...group, parts: all.filter(({ stage }) => group.stages.includes(stage)) })).filter(
+      ({ parts }) => parts.length > 0,
+    );
+  });
+
+  /** Fasteners to be had new: they are on the list whether anybody thinks of them or not. */
+  protected readonly fasteners = computed(() => {
+    const state = this.desk.state();
+    if (!state) return [];
+    return fastenersToBuy(state).map(({ connection: { id, name: where }, count: many, what, why }) => ({
+      key: id + what + why,
+      id,
+      many,
+      what,
+      where,
+      why: WHY_WORDS[why],
+    }));
+  });
+  protected readonly costs = computed(() => [...(this.desk.state()?.costs.values() ?? [])]);
+
+  protected words(cents: number): string {
+    return inMoney(cents, this.shed.rates().currency);
+  }
+
+  /** What stands under the name of a line. */
+  protected about(part: PartToOrder): string {
+    return [
+      part.reason,
+      part.supplier,
+      part.number,
+      part.priceCents === undefined && part.guideCents !== undefined ? 'price is about' : undefined,
+      part.coreChargeCents === undefined
+        ? undefined
+        : `core ${this.words(part.coreChargeCents)}${part.coreReturned ? ', back' : ''}`,
+      part.stage === 'ordered' && part.expectedOn !== undefined ? `due ${part.expectedOn}` : undefined,
+    ]
+      .filter((words) => words !== undefined && words !== '')
+      .join(' · ');
+  }
+
+  protected need(): void {
+    void this.actions.need();
+  }
+
+  protected cost(): void {
+    void this.actions.cost(this.shed.rates().currency);
+  }
+
+  protected price(part: PartToOrder): void {
+    void this.actions.price(part, this.shed.rates().currency);
+  }
+
+  protected move(part: PartToOrder, to: PartStage): void {
+    void this.actions.move(part, to);
+  }
+
+  protected compare(part: PartToOrder): void {
+    void this.actions.compare(part);
+  }
+
+  protected coreBack({ need, name }: PartToOrder): void {
+    this.recorder.record(`Old part went back: ${name}`, { kind: 'core-returned', need });
+  }
+
+  protected readPrices(files: readonly File[]): void {
+    const [file] = files;
+    if (file) void this.prices.read(file);
+  }
+
+  /** Writes the prices of a supplier’s list onto the lines that have the same number. */
+  protected takePrices({
+    supplier,
+    found,
+  }: {
+    supplier: string;
+    found: readonly { part: PartToOrder; line: PriceLine }[];
+  }): void {
+    const recorded = this.recorder.record(
+      `Prices of ${supplier}: ${several(found.length, 'line')}`,
+      ...found.map(
+        ({ part: { need }, line: { priceCents, coreChargeCents, leadDays } }) =>
+          ({
+            kind: 'part-priced',
+            need,
+            supplier,
+            priceCents,
+            ...(coreChargeCents === undefined ? {} : { coreChargeCents }),
+            ...(leadDays === undefined ? {} : { leadDays }),
+          }) as const,
+      ),
+    );
+    if (recorded) this.prices.close();
+  }
+
+  protected save(): void {
+    const columns = ['quantity', 'name', 'supplier', 'number', 'price each', 'core charge', 'stage', 'due', 'reason'];
+    const rows = [...(this.desk.state()?.needs.values() ?? [])].map((part) => ({
+      quantity: String(part.quantity),
+      name: part.name,
+      supplier: part.supplier ?? '',
+      number: part.number ?? '',
+      'price each': part.priceCents === undefined ? '' : money(part.priceCents),
+      'core charge': part.coreChargeCents === undefined ? '' : money(part.coreChargeCents),
+      stage: STAGE_WORDS[part.stage],
+      due: part.expectedOn ?? '',
+      reason: part.reason,
+    }));
+    saveFile(
+      'parts.csv',
+      writeSheet(
+        columns.map((id) => ({ id, heading: id })),
+        rows,
+      ),
+    );
+  }
+
+  protected print(): void {
+    window.print();
+  }
+}

@@ -1,0 +1,5 @@
+/// <reference lib="webworker" />
+import { expose } from 'comlink';
+import { priceWork } from './price-work';
+
+expose(priceWork);
