@@ -18,6 +18,7 @@ import { PhotoShelf } from '../app/photos/photo-shelf';
 import { Tidier } from '../app/photos/tidier';
 import { PlanDraft } from '../app/planning/plan-draft';
 import { PlanSearch } from '../app/planning/plan-search';
+import { Reckoning } from '../app/planning/reckoning';
 import { WaySearch } from '../app/planning/way-search';
 import { Api } from '../app/api/api';
 import { PhotoTaking } from '../app/photos/photo-taking';
@@ -29,6 +30,7 @@ import { FakeServer, testJob, theirEntry } from './fake-server';
 import { DraftsInStorage } from './drafts-in-storage';
 import { stillAndPlain } from './still-and-plain';
 import { OwnThreadSearch } from './own-thread-search';
+import { OwnThreadReckoning } from './own-thread-reckoning';
 import { OwnThreadWay } from './own-thread-way';
 import { PlainTidier, ShelfInMemory } from './photo-stand-ins';
 
@@ -61,6 +63,7 @@ export function jobProviders(server: FakeServer) {
     { provide: ErrorStateMatcher, useClass: WhenSent },
     { provide: PlanSearch, useClass: OwnThreadSearch },
     { provide: WaySearch, useClass: OwnThreadWay },
+    { provide: Reckoning, useClass: OwnThreadReckoning },
     stillAndPlain,
     { provide: Drafts, useClass: DraftsInStorage },
     { provide: PhotoShelf, useClass: ShelfInMemory },

@@ -1,62 +1,73 @@
-import { isDone } from '@brisk/core/ledger';
-import { theirEntry } from '../../../testing/fake-server';
-import { openView, type, workedUntil } from '../../../testing/open-job';
+import { unsettled } from '@brisk/core/ledger';
+import { theirEntry, testJob } from '../../../testing/fake-server';
+import { openView, workedUntil } from '../../../testing/open-job';
 import { Bench } from './bench';
 
+const lifted = () => workedUntil((state) => unsettled(state, 'lift').length === 0);
+
 describe('the bench', () => {
-  it('puts a part on the list and off it when it arrives', async () => {
+  it('says that it is still in, and takes decisions all the same', async () => {
     const view = await openView(Bench);
-    expect(view.text()).toContain('Nothing is on the list.');
-    type(view.element, 'name', 'Rear seal ');
-    type(view.element, 'reason', 'Weeps');
-    await view.press('Put it on the list');
+    expect(view.text()).toContain('Still in the machine');
+    await view.press('Decide on the engine');
+    await view.press('Exchange unit');
+    await view.press('Decide so');
     await view.settle();
     expect(view.server.entries[0]).toMatchObject({
-      kind: 'part-needed',
-      name: 'Rear seal',
-      quantity: 1,
-      reason: 'Weeps',
+      kind: 'unit-decided',
+      unit: 'engine',
+      becomes: 'exchange',
+      comesWith: [],
     });
-    await view.press('Arrived: Rear seal');
-    await view.settle();
-    expect(view.text()).toContain('✓ arrived');
+    expect(view.text()).toContain('Engine gives way to an exchange unit.');
+    expect(view.text()).toMatch(/\d+ steps wait at the bench/);
   });
 
-  it('says what is missing of a part', async () => {
+  it('takes from the old one what does not come with the other', async () => {
     const view = await openView(Bench);
-    type(view.element, 'quantity', '0');
-    await view.press('Put it on the list');
-    for (const words of ['Part is missing.', 'How many is too small', 'Why is missing.'])
-      expect(view.text()).toContain(words);
-    expect(view.server.entries).toEqual([]);
+    await view.press('Decide on the engine');
+    await view.press('Exchange unit');
+    await view.press('Turbocharger');
+    await view.press('Decide so');
+    await view.settle();
+    expect(view.server.entries[0]).toMatchObject({ comesWith: ['turbo'] });
+    expect(view.desk.state()?.work.operations.has('remove:turbo')).toBe(false);
+    expect(view.desk.state()?.work.operations.has('remove:alternator')).toBe(true);
   });
 
-  it('says nothing of a field that is only left, and nothing once a part is on the list', async () => {
-    const view = await openView(Bench);
-    view.element.querySelector('[name=name]')?.dispatchEvent(new Event('blur'));
-    await view.settle();
-    expect(view.text()).not.toContain('is missing');
-    await view.press('Put it on the list');
-    expect(view.text()).toContain('Part is missing.');
-    type(view.element, 'name', 'Seal');
-    type(view.element, 'reason', 'Weeps');
-    await view.press('Put it on the list');
-    await view.settle();
-    expect(view.text()).not.toContain('is missing');
+  it('has the step in hand once it is out, and no height at the bench', async () => {
+    const entries = [...lifted(), theirEntry({ kind: 'renewal-decided', renewal: 'converter-seal', doIt: 'now' })];
+    const view = await openView(Bench, entries);
+    expect(view.text()).toContain('At the bench');
+    expect(view.element.querySelector('h1:not(.seen-by-reader-only)')?.textContent).toBeTruthy();
+    expect(view.element.querySelector('.where')?.textContent).not.toMatch(/raised|wheels/);
   });
 
-  it('lists single-use fasteners of what was opened by itself', async () => {
-    const view = await openView(
-      Bench,
-      workedUntil((state) => isDone(state, 'open:downpipe-turbo')),
+  it('sends on to the refit once all of it is done, and to what is worth doing first', async () => {
+    const done = workedUntil(
+      (state) => unsettled(state, 'lift').length === 0 && unsettled(state, 'bench').length === 0,
     );
-    expect(view.text()).toContain('3 × M8 copper nut, 13 mm the front pipe at the turbocharger');
-    expect(view.text()).not.toContain('the left engine mount');
+    const view = await openView(Bench, done);
+    expect(view.text()).toContain('All done at the bench');
+    expect(view.text()).toContain('Start the refit');
+    expect(view.text()).toContain('Now or later');
   });
 
   it('shows notes with who, when and on what', async () => {
     const note = theirEntry({ kind: 'noted', text: 'Ring gear is fine', operation: 'open:starter-cable' });
     const view = await openView(Bench, [note]);
+    await view.press(/1 note/);
     expect(view.text()).toMatch(/Ring gear is fine Tobias, 2 Mar .*, at: Unbolt the battery cable at the starter/);
+  });
+
+  it('does not say of a swap that its old engine goes back', async () => {
+    const swap = {
+      donor: { name: 'Wreck', layout: 'longitudinal-automatic', choices: {}, powerpack: 'engine-with-gearbox' },
+      found: {},
+      decisions: {},
+      pulled: {},
+    };
+    const view = await openView(Bench, [], undefined, { job: { ...testJob, swap } });
+    expect(view.text()).toContain('Engine is not decided on, and a donor is named.');
   });
 });
