@@ -99,7 +99,8 @@ test('litres that are none are refused at the drain', async ({ page, request }) 
 
 test('parts to order and attempts say what is missing or makes no sense', async ({ page, request }) => {
   const deicer = await copyOfDemoJob(request, 'De-icer');
-  await page.goto(`/jobs/${deicer}/bench`);
+  await page.goto(`/jobs/${deicer}/bench/parts`);
+  await page.getByRole('button', { name: 'Something to buy' }).click();
   await page.getByLabel('How many').fill('0');
   await page.getByRole('button', { name: 'Put it on the list' }).click();
   await expect(page.getByText('Part is missing.')).toBeVisible();

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { RESULT_WORDS, type StartResult } from '@brisk/core/first-start';
-import { nextUp, setCountOf, stopOf, unevenWords, type JobState } from '@brisk/core/ledger';
+import { nextUp, unsettled, setCountOf, stopOf, unevenWords, type JobState } from '@brisk/core/ledger';
 import { choose, doStep, hand, isNext, nameJob, readTorqueOnTarget, sign, surveyMachine, workedByCrew } from './shed';
 
 /** Why the joint whose torque is next is not torqued: its set does not come out even. */
@@ -99,12 +99,26 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await page.getByRole('link', { name: 'To the bench' }).click();
   });
 
-  await test.step('Bench: parts and notes', async () => {
-    await page.getByLabel('Part').fill('Rear crank seal');
-    await page.getByLabel('Why').fill('Weeps');
+  await test.step('Bench: parts, a seal that is worth it, notes', async () => {
+    await page.getByRole('tab', { name: 'Parts and money' }).click();
+    await page.getByRole('button', { name: 'Something to buy' }).click();
+    await page.getByLabel('Part', { exact: true }).fill('Radiator hose');
+    await page.getByLabel('Why').fill('Perished');
     await page.getByRole('button', { name: 'Put it on the list' }).click();
-    await page.getByRole('button', { name: 'Arrived: Rear crank seal' }).click();
-    await expect(page.getByText('✓ arrived')).toBeVisible();
+    await page.getByRole('button', { name: 'Ordered: Radiator hose' }).click();
+    await page.getByRole('button', { name: 'It is ordered' }).click();
+    await page.getByRole('button', { name: 'It is here: Radiator hose' }).click();
+    await page.getByRole('button', { name: 'Compared' }).click();
+    await page.getByRole('button', { name: 'Fitted: Radiator hose' }).click();
+    await expect(page.getByRole('heading', { name: 'Fitted or sent back' })).toBeVisible();
+
+    await page.getByRole('tab', { name: 'Now or later' }).click();
+    const seal = page.getByRole('listitem').filter({ hasText: 'Converter seal' });
+    await seal.getByRole('radio', { name: 'Now' }).click();
+    await page.getByRole('tab', { name: 'Work', exact: true }).click();
+    await crew((state) => unsettled(state, 'bench').length === 0);
+    await expect(page.getByRole('heading', { name: 'All done at the bench' })).toBeVisible();
+    await page.getByRole('button', { name: '0 notes' }).click();
     await page.getByRole('button', { name: 'Write a note' }).click();
     await page.getByRole('textbox', { name: 'Note' }).fill('Flywheel ring is fine');
     await page.getByRole('button', { name: 'Write it down' }).click();

@@ -23,7 +23,8 @@ const VIEWS: Readonly<Record<string, readonly string[]>> = {
   'Ramp van': ['/lift/way'],
   'Tractor 3': ['/lift', '/lift/way', '/lift/rig'],
   Sweeper: ['/survey', '/survey/files', '/plan', '/plan/schools', '/plan/ways', '/plan/tools'],
-  'Tug 2': ['/survey/donor', '/survey/joints', '/survey/pull'],
+  Pickup: ['/bench', '/plan?way=bench'],
+  'Tug 2': ['/bench/now-or-later', '/bench/parts', '/survey/donor', '/survey/joints', '/survey/pull'],
 };
 /** Axe looks at everything at the widest, and at the looks of the narrowest by night; at each for what sticks out. */
 const WIDE = { width: 1280, height: 800 };

@@ -149,6 +149,33 @@ describe('the bench of a job', () => {
     });
   });
 
+  describe('with a donor’s powerpack in one piece', () => {
+    const donors = (comesWith: readonly string[], ...now: readonly string[]): BenchDecisions => ({
+      ...NOTHING_DECIDED,
+      now: new Set(now),
+      units: new Map([
+        ['engine', { becomes: 'donor', comesWith }],
+        ['gearbox', { becomes: 'donor', comesWith: [] }],
+      ]),
+    });
+
+    it('parts neither, and calls it what it is', () => {
+      const { ids, work } = benchOn(manual, donors(['flywheel', 'starter']));
+      expect(ids).not.toContain(operationId.open('bell-housing'));
+      expect(work.operations.get(operationId.change('engine'))?.title).toBe(
+        'Take the old powerpack off the stand and set the other one on it',
+      );
+    });
+
+    it('parts the other one for what is renewed between the two, and both where the flywheel goes over', () => {
+      const between = benchOn(manual, donors(['flywheel', 'starter'], 'clutch'));
+      expect(between.comesBefore(operationId.change('engine'), operationId.apart('gearbox'))).toBe(true);
+      const over = benchOn(manual, donors(['starter'], 'clutch'));
+      expect(over.comesBefore(operationId.apart('gearbox'), operationId.change('engine'))).toBe(true);
+      expect(over.comesBefore(operationId.change('engine'), operationId.together('gearbox'))).toBe(true);
+    });
+  });
+
   it('marks what must not be lost before it is lost, and goes by the mark on the way together', () => {
     const { work, comesBefore } = benchOn(manual, renewing('timing-drive'));
     const locked = work.operations.get(operationId.chore('crank-locked'));

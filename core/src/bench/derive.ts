@@ -362,11 +362,22 @@ function changeEdges(
           reason: sequence('On the old unit it would be done for nothing.'),
         })),
       ...pairs
-        .filter((pair) => [pair.stays, pair.leaves].includes(unit))
-        .flatMap(({ leaves }) => [
-          { before: operationId.apart(leaves), after: change, reason: bare },
-          { before: change, after: operationId.together(leaves), reason: stands },
-        ]),
+        .filter((pair) => stays.has(pair.stays) || stays.has(pair.leaves))
+        .flatMap(({ stays: one, leaves }): readonly Precedence[] =>
+          stays.has(one) && stays.has(leaves) && !onTheOld.has(operationId.apart(leaves))
+            ? // Both come in one piece: it is the other one that is parted.
+              [
+                {
+                  before: change,
+                  after: operationId.apart(leaves),
+                  reason: sequence('The old one is not parted for nothing.'),
+                },
+              ]
+            : [
+                { before: operationId.apart(leaves), after: change, reason: bare },
+                { before: change, after: operationId.together(leaves), reason: stands },
+              ],
+        ),
     ];
   });
 }
