@@ -471,7 +471,12 @@ function tug() {
     { kind: 'renewal-decided', renewal: 'water-pump', doIt: 'now' },
     { kind: 'renewal-decided', renewal: 'thermostat', doIt: 'now' },
     { kind: 'renewal-decided', renewal: 'rear-hoses', doIt: 'now' },
-    { kind: 'renewal-decided', renewal: 'clutch', doIt: 'later', reason: 'Disc 8.1 mm at the yard: two thirds are left' },
+    {
+      kind: 'renewal-decided',
+      renewal: 'clutch',
+      doIt: 'later',
+      reason: 'Disc 8.1 mm at the yard: two thirds are left',
+    },
   );
   const hallberg = (need, number, priceCents, more = {}) => ({
     kind: 'part-priced',
@@ -583,7 +588,42 @@ function pickup() {
       { what: 'bosses, sensors and outlets', same: true },
     ],
   });
+  crew.write(
+    'Ines',
+    20,
+    { kind: 'looked-at', look: 'filter-metal', finding: 'bad', note: 'Copper and bright flakes' },
+    { kind: 'looked-at', look: 'sump-metal', finding: 'bad' },
+    { kind: 'looked-at', look: 'crank-play', finding: 'bad' },
+    { kind: 'looked-at', look: 'clutch-thickness', finding: 'watch' },
+    { kind: 'looked-at', look: 'mount-rubber', finding: 'good' },
+    { kind: 'looked-at', look: 'hoses-age', finding: 'watch' },
+    {
+      kind: 'unit-measured',
+      reading: 'compression',
+      values: [11.4, 11.2, 8.1, 11.5],
+      low: 9.5,
+      note: 'old engine, cold, throttle open',
+    },
+  );
+  const place = (part, more) => ({ kind: 'part-placed', part, owner: 'host', condition: 'as-it-came', ...more });
+  crew.write(
+    'Kamal',
+    15,
+    place('bonnet', { place: 'shelf', where: 'north wall, on foam' }),
+    place('radiator', { place: 'shelf', where: 'rack 2', condition: 'cleaned' }),
+    place('propshaft', { place: 'shelf', where: 'rack 1', condition: 'checked' }),
+    place('flywheel', { place: 'machine-shop', where: 'Pell Machining', waitsFor: 'facing', number: 'FW 2231' }),
+  );
   crew.workUntil((state) => isDone(state, 'shift:change-engine'));
+  crew.write('Kamal', 4, {
+    kind: 'part-placed',
+    part: 'flywheel',
+    owner: 'host',
+    place: 'bench',
+    condition: 'repaired',
+    reason: 'Faced by 0.3 mm',
+  });
+  crew.write('Kamal', 3, place('engine', { place: 'old-unit', where: 'pallet by the gate', number: '20-4417' }));
   for (let step = 0; step < 5; step += 1) crew.step();
   return crew;
 }

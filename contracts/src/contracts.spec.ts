@@ -137,6 +137,26 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
       lastsYears: 20,
     },
   },
+  'part-placed': {
+    kind: 'part-placed',
+    part: 'alternator',
+    owner: 'host',
+    place: 'shelf',
+    where: 'box 4',
+    condition: 'cleaned',
+    number: 'AL 12',
+    waitsFor: 'brushes',
+    reason: 'Kept for its ears',
+  },
+  'looked-at': { kind: 'looked-at', look: 'filter-metal', finding: 'bad', note: 'bronze' },
+  'unit-measured': {
+    kind: 'unit-measured',
+    reading: 'compression',
+    values: [11, 10.8, 8, 11.1],
+    low: 9,
+    high: 13,
+    note: 'warm',
+  },
   'life-guessed': { kind: 'life-guessed', renewal: 'clutch', yearsLeft: 2.5 },
   'terms-set': { kind: 'terms-set', yearsIn: 5, budgetCents: 60_000, budgetHours: 8 },
   'start-attempted': { kind: 'start-attempted', voltsBefore: 12.6, voltsLowest: 10, crankSeconds: 6, result: 'runs' },
@@ -176,9 +196,10 @@ describe('ledger entries', () => {
   it.each(entries)('%s is refused without each of its fields', (_kind, entry) => {
     const spare = new Set([
       ...['bag', 'moveFirst', 'note', 'means', 'soakMin', 'kept', 'replacedBy', 'where', 'words', 'kind'],
+      ...['low', 'high', 'condition', 'number', 'waitsFor'],
       ...['supplier', 'priceCents', 'leadDays', 'expectedOn', 'causeOfDeath', 'budgetCents', 'budgetHours'],
       // A reason for leaving something is asked for by core: renewing it needs none.
-      ...(entry.kind === 'renewal-decided' ? ['reason'] : []),
+      ...(entry.kind === 'renewal-decided' || entry.kind === 'part-placed' ? ['reason'] : []),
     ]);
     const needed = Object.keys(entry).filter((field) => !spare.has(field));
     for (const field of needed) {

@@ -10,6 +10,9 @@ import { partMovedOnSchema } from './entries/parts/part-moved-on.js';
 import { partComparedSchema } from './entries/parts/part-compared.js';
 import { coreReturnedSchema } from './entries/parts/core-returned.js';
 import { costNotedSchema } from './entries/parts/cost-noted.js';
+import { partPlacedSchema } from './entries/parts/part-placed.js';
+import { lookedAtSchema } from './entries/bench/looked-at.js';
+import { unitMeasuredSchema } from './entries/bench/unit-measured.js';
 import { boltFoundSchema } from './entries/fasteners/bolt-found.js';
 import { boltHomedSchema } from './entries/fasteners/bolt-homed.js';
 import { boltSetAsideSchema } from './entries/fasteners/bolt-set-aside.js';
@@ -93,6 +96,9 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'part-compared': partComparedSchema,
   'core-returned': coreReturnedSchema,
   'cost-noted': costNotedSchema,
+  'part-placed': partPlacedSchema,
+  'looked-at': lookedAtSchema,
+  'unit-measured': unitMeasuredSchema,
   'start-attempted': startAttemptedSchema,
   'issue-opened': issueOpenedSchema,
   'issue-sorted': issueSortedSchema,

@@ -128,6 +128,18 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
     },
     /^Put up for now or later: the cracked ear of the alternator bracket$/,
   ],
+  'part-placed': [
+    { part: 'alternator', owner: 'host', place: 'shelf', where: 'box 4' },
+    /^alternator: on a shelf or in a box, box 4$/,
+  ],
+  'looked-at': [
+    { look: 'filter-metal', finding: 'bad', note: 'Bronze' },
+    /^Old oil filter cut open: chips or flakes\. Bronze$/,
+  ],
+  'unit-measured': [
+    { reading: 'compression', values: [11, 11, 8, 11] },
+    /^Compression: 11, 11, 8, 11 bar\. Cylinder 3 has 73 %/,
+  ],
   'life-guessed': [{ renewal: 'rear-crank-seal', yearsLeft: 2 }, /^The rear crank seal is given 2 years more$/],
   'terms-set': [{ yearsIn: 5, budgetHours: 8 }, /^Reckoned with 5 years until the next time out, and 8 h to spend$/],
   'start-attempted': [

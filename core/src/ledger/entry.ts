@@ -9,6 +9,9 @@ import type { PartMovedOn } from './entries/parts/part-moved-on.js';
 import type { PartCompared } from './entries/parts/part-compared.js';
 import type { CoreReturned } from './entries/parts/core-returned.js';
 import type { CostNoted } from './entries/parts/cost-noted.js';
+import type { PartPlaced } from './entries/parts/part-placed.js';
+import type { LookedAt } from './entries/bench/looked-at.js';
+import type { UnitMeasured } from './entries/bench/unit-measured.js';
 import type { BoltFound } from './entries/fasteners/bolt-found.js';
 import type { BoltHomed } from './entries/fasteners/bolt-homed.js';
 import type { BoltSetAside } from './entries/fasteners/bolt-set-aside.js';
@@ -88,6 +91,9 @@ export type EntryBody =
   | PartCompared
   | CoreReturned
   | CostNoted
+  | PartPlaced
+  | LookedAt
+  | UnitMeasured
   | GroundChecked
   | StartAttempted
   | IssueOpened

@@ -21,6 +21,18 @@ export type { Litres } from './entries/fluids/fluid-measured.js';
 export type { FoundConnection } from './entries/map/connection-found.js';
 export type { LeftAsItIs } from './entries/map/left-on-purpose.js';
 export { COST_SORTS, COST_WORDS, type Cost, type CostSort } from './entries/parts/cost-noted.js';
+export type { Finding } from './entries/bench/looked-at.js';
+export type { Measured } from './entries/bench/unit-measured.js';
+export {
+  OWNERS,
+  PART_CONDITION_WORDS,
+  PART_CONDITIONS,
+  PLACE_WORDS,
+  PLACES,
+  type Owner,
+  type PartCondition,
+  type Place,
+} from './entries/parts/part-placed.js';
 export type { Compared } from './entries/parts/part-compared.js';
 export { NEXT_STAGES, PART_STAGES, STAGE_WORDS, type PartStage } from './entries/parts/part-moved-on.js';
 export type { PartToOrder } from './entries/parts/part-needed.js';

@@ -12,6 +12,8 @@ import type { BoltPattern } from '../fasteners/index.js';
 import type { PlaneName } from '../shape/index.js';
 import type { Half, OperationId } from '../teardown/index.js';
 import type { MovesOut, Work } from '../work/index.js';
+import type { Finding } from './entries/bench/looked-at.js';
+import type { Measured } from './entries/bench/unit-measured.js';
 import type { DecidedRenewal } from './entries/bench/renewal-decided.js';
 import type { Terms } from './entries/bench/terms-set.js';
 import type { DecidedUnit } from './entries/bench/unit-decided.js';
@@ -24,6 +26,7 @@ import type { LoadReading } from './entries/lift/load-read.js';
 import type { Litres } from './entries/fluids/fluid-measured.js';
 import type { LeftAsItIs } from './entries/map/left-on-purpose.js';
 import type { Cost } from './entries/parts/cost-noted.js';
+import type { PlacedPart } from './entries/parts/part-placed.js';
 import type { PartToOrder } from './entries/parts/part-needed.js';
 import type { Photo } from './entries/photos/photo-taken.js';
 import type { FollowedPlan } from './entries/plan/plan-followed.js';
@@ -86,6 +89,11 @@ export interface JobRecord {
   readonly measured: ReadonlyMap<PlaneName, number>;
   readonly notes: readonly Note[];
   readonly needs: ReadonlyMap<string, PartToOrder>;
+  /** Where parts are that somebody put somewhere, by owner and part. */
+  readonly placed: ReadonlyMap<string, PlacedPart>;
+  /** What was found at the bench, by look, and what was measured, first to last. */
+  readonly findings: ReadonlyMap<string, Finding>;
+  readonly readings: readonly Measured[];
   readonly costs: ReadonlyMap<string, Cost>;
   /** What becomes of the units, what is renewed and what is left, and how long what wears is given. */
   readonly units: ReadonlyMap<PartId, DecidedUnit>;
@@ -130,6 +138,9 @@ export function emptyRecord(): JobRecord {
     measured: new Map(),
     notes: [],
     needs: new Map(),
+    placed: new Map(),
+    findings: new Map(),
+    readings: [],
     costs: new Map(),
     units: new Map(),
     renewals: new Map(),

@@ -1,8 +1,10 @@
-import { foldLedger, type EntryBody } from '../ledger/index.js';
+import { RULES_NOW, type JobPlan } from '../connection-map/index.js';
+import { usualMap } from '../layouts/index.js';
+import { canApply, foldLedger, openItems, type EntryBody, type JobState } from '../ledger/index.js';
 import { USUAL_RATES } from '../economics/index.js';
 import { recorder } from '../testing/crew.js';
 import { smallPlan } from '../testing/small-map.js';
-import { comparisonsFor, pricesFor, readPriceList, spendingOf } from './index.js';
+import { comparisonsFor, partCards, pricesFor, readPriceList, spendingOf } from './index.js';
 
 const record = recorder('Ines');
 const folded = (...bodies: readonly EntryBody[]) => foldLedger(smallPlan, bodies.map(record));
@@ -114,5 +116,64 @@ describe('what is held against the old part', () => {
   ])('%s: first of all %s', (name, first) => {
     expect(comparisonsFor(name)[0]).toBe(first);
     expect(comparisonsFor(name).length).toBeGreaterThanOrEqual(2);
+  });
+});
+
+describe('where everything is', () => {
+  const plan: JobPlan = {
+    map: usualMap('longitudinal-manual'),
+    powerpack: 'engine-with-gearbox',
+    route: 'top',
+    rules: RULES_NOW,
+  };
+  const write = recorder('Kamal');
+  const lifted = [...foldLedger(plan, []).work.operations.values()]
+    .filter(({ phase }) => phase === 'strip' || phase === 'lift')
+    .map(({ id }) => write({ kind: 'operation-done', operation: id }));
+  const out = (...bodies: readonly EntryBody[]) => foldLedger(plan, [...lifted, ...bodies.map(write)]);
+  const card = (state: JobState, key: string) => partCards(state).find((one) => one.key === key);
+  const refused = (state: JobState, body: EntryBody) => canApply(state, write(body)).map(({ words }) => words);
+  const placed = (part: string, more: object): EntryBody =>
+    ({ kind: 'part-placed', part, owner: 'host', place: 'shelf', ...more }) as EntryBody;
+
+  it('has a card for what is off, and none for what is where it always was', () => {
+    expect(partCards(foldLedger(plan, []))).toEqual([]);
+    expect(card(out(), 'host:radiator')).toMatchObject({ place: 'bench', settled: false });
+    expect(card(out(), 'host:battery')).toBeUndefined();
+  });
+
+  it('goes by what somebody said, and by its step once it is fitted', () => {
+    const shelf = out(placed('radiator', { where: 'rack 2', number: 'R 7', condition: 'cleaned' }));
+    expect(card(shelf, 'host:radiator')).toMatchObject({ place: 'shelf', where: 'rack 2', number: 'R 7' });
+    const shop = out(
+      placed('radiator', { where: 'rack 2', number: 'R 7' }),
+      placed('radiator', { place: 'machine-shop', where: 'Pell' }),
+    );
+    expect(card(shop, 'host:radiator')).toMatchObject({ place: 'machine-shop', where: 'Pell', number: 'R 7' });
+    const back = out(placed('radiator', { where: 'rack 2' }), { kind: 'operation-done', operation: 'fit:radiator' });
+    expect(card(back, 'host:radiator')).toMatchObject({ place: 'machine', settled: true });
+  });
+
+  it('knows what is on the old unit, what came with the other, and what is kept until handover', () => {
+    const state = out(
+      { kind: 'unit-decided', unit: 'engine', becomes: 'exchange', comesWith: ['starter'] },
+      { kind: 'operation-done', operation: 'shift:change-engine' },
+    );
+    expect(card(state, 'host:engine')).toMatchObject({ name: 'old engine', place: 'old-unit', keep: true });
+    expect(card(state, 'donor:starter')).toMatchObject({ name: 'other starter', place: 'bench' });
+    expect(card(state, 'unit-engine')).toMatchObject({ owner: 'bought', place: 'to-come' });
+  });
+
+  it('asks why something goes before handover, which shelf, and keeps nothing in two places', () => {
+    expect(refused(out(), placed('radiator', { place: 'bin' }))[0]).toMatch(/^Old parts are kept until handover/);
+    expect(refused(out(), placed('radiator', { where: ' ' }))[0]).toMatch(/^Say which shelf or box/);
+    expect(refused(out(), placed('battery', { where: 'rack 1' }))[0]).toMatch(/cannot be in two places/);
+    expect(refused(out(), placed('body', { where: 'rack 1' }))[0]).toMatch(/stays where it is/);
+    expect(refused(out(), placed('wings', { where: 'rack 1' }))[0]).toMatch(/no part called/);
+  });
+
+  it('tells at handover what is still at the machine shop', () => {
+    const state = out(placed('radiator', { place: 'machine-shop', where: 'Pell' }));
+    expect(openItems(state).map(({ words }) => words)).toContain('Still at the machine shop: the radiator, Pell');
   });
 });

@@ -77,6 +77,16 @@ export const routes: Routes = [
         loadComponent: () => import('./pages/bench/now-or-later').then((m) => m.NowOrLaterView),
       },
       {
+        path: 'bench/looked',
+        title: 'Looked at',
+        loadComponent: () => import('./pages/bench/looked').then((m) => m.Looked),
+      },
+      {
+        path: 'bench/where',
+        title: 'Where it is',
+        loadComponent: () => import('./pages/bench/where').then((m) => m.Where),
+      },
+      {
         path: 'bench/parts',
         title: 'Parts and money',
         loadComponent: () => import('./pages/bench/parts').then((m) => m.Parts),

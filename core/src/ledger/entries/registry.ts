@@ -10,6 +10,9 @@ import { partMovedOn } from './parts/part-moved-on.js';
 import { partCompared } from './parts/part-compared.js';
 import { coreReturned } from './parts/core-returned.js';
 import { costNoted } from './parts/cost-noted.js';
+import { partPlaced } from './parts/part-placed.js';
+import { lookedAt } from './bench/looked-at.js';
+import { unitMeasured } from './bench/unit-measured.js';
 import { boltFound } from './fasteners/bolt-found.js';
 import { boltHomed } from './fasteners/bolt-homed.js';
 import { boltSetAside } from './fasteners/bolt-set-aside.js';
@@ -90,6 +93,9 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'part-compared': partCompared,
   'core-returned': coreReturned,
   'cost-noted': costNoted,
+  'part-placed': partPlaced,
+  'looked-at': lookedAt,
+  'unit-measured': unitMeasured,
   'ground-checked': groundChecked,
   'start-attempted': startAttempted,
   'issue-opened': issueOpened,

@@ -5,6 +5,8 @@ const TABS = [
   { at: 'bench', words: 'Work' },
   { at: 'bench/now-or-later', words: 'Now or later' },
   { at: 'bench/parts', words: 'Parts and money' },
+  { at: 'bench/looked', words: 'Looked at' },
+  { at: 'bench/where', words: 'Where it is' },
 ] as const satisfies readonly StopTab[];
 
 /** What there is to do and decide at this stop, and, between the tags, the part of it that is open. */
