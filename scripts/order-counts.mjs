@@ -1,6 +1,7 @@
 /**
  * Counts, over random jobs, how many orders of work show what can hurt somebody: random layouts, choices, ways out and
  * crews, each half in the order it is first proposed, or, with `--tries 3000`, in the best of so many that a search tried.
+ * `--show WORDS` names the jobs that show what begins so.
  * `npm run orders -- --jobs 300 --seed 1`; `--core FOLDER` looks at another build of core, to compare before with after. It reads orders as they come out and shares no rule with core.
  */
 import { join, resolve } from 'node:path';
@@ -42,7 +43,7 @@ const random = () => {
 };
 const oneOf = (things) => things[Math.floor(random() * things.length)];
 
-const GEAR = ['support', 'release', 'lift', 'lower'];
+const GEAR = ['support', 'release', 'lift', 'lower', 'shift'];
 const TURNS = ['drive-belt', 'fan', 'flywheel', 'flexplate', 'converter'];
 const overlap = (one, other) => one.startMin < other.endMin - 1e-6 && other.startMin < one.endMin - 1e-6;
 const pairs = (steps, bad) =>
@@ -64,6 +65,37 @@ const LOOKS = {
     ),
   'gearbox drawn off an engine that only the hoist holds': ({ way, map }) =>
     way.route.id === 'split' && !way.route.supports.some((id) => /stand|beam|held/.test(nameOf(map.conditions, id))),
+  'the powerpack moved while somebody else has hands on it': ({ bench }) =>
+    pairs(
+      bench,
+      ({ operation: one }, { operation: other }) =>
+        one.kind === 'shift' && other.station === 'bench' && other.kind !== 'wait',
+    ),
+  'a crank turned on the bench with somebody else’s hands at it': ({ bench }) =>
+    pairs(bench, ({ operation: one }) => one.moves?.includes('crank') ?? false),
+  'a powerpack undone before it stands by itself': ({ bench, work }) =>
+    work.operations.has('shift:stand') &&
+    bench.some(
+      ({ operation }) => operation.id === 'open:bell-housing' && !before(work, operation.id).has('shift:stand'),
+    ),
+  'a unit shifted by one alone': ({ bench }) =>
+    bench.some(({ operation, people }) => operation.kind === 'shift' && people.length < 2 && operation.hands < 2),
+  'a flywheel, clutch or seal done with the gearbox on': ({ bench, work }) =>
+    bench.some(
+      ({ operation }) =>
+        /^(open:flywheel-bolts|open:flexplate-bolts|renew:(clutch|rear-crank-seal|pilot-bearing|input-shaft-seal))$/.test(
+          operation.id,
+        ) && ![...before(work, operation.id)].some((id) => /^(shift:apart|open:bell-|lift:)/.test(id)),
+    ),
+  'timing opened and nothing marked or pinned before it': ({ bench, work }) =>
+    bench.some(
+      ({ operation }) => operation.id === 'renew:timing-drive' && !before(work, operation.id).has('do:crank-locked'),
+    ),
+  'something opened at the bench and not closed before it goes down': ({ bench, work }) =>
+    bench.some(
+      ({ operation }) =>
+        operation.kind === 'disconnect' && !before(work, 'hold:pre-lower').has(operation.id.replace('open:', 'close:')),
+    ),
   'fuel opened that nothing closed or let down before': ({ work, opens }) =>
     opens(
       ({ system, kind, cautions }) => system === 'fuel' && ['hose', 'pipe'].includes(kind) && cautions.includes('fuel'),
@@ -77,7 +109,7 @@ const LOOKS = {
       ...[...work.operations.keys()].filter((id) => /^make:.*(fuel|tank)/.test(id)),
     ].some((id) => !before(work, id).has('open:battery-negative')),
   'whole cradle taken apart at its roll mount': ({ way, work }) =>
-    way.powerpack.id === 'cradle' && work.operations.has('open:roll-gearbox'),
+    way.powerpack.id === 'cradle' && work.operations.get('open:roll-gearbox')?.phase === 'strip',
   'gearbox alone, and the engine’s own mount undone': ({ way, work }) =>
     way.powerpack.id === 'gearbox' && work.operations.has('open:mount-right'),
   'one of the crew planned onto an orange cable': ({ steps }) =>
@@ -86,16 +118,16 @@ const LOOKS = {
     ['refrigerant-recovered', 'high-voltage-off'].some(
       (id) => work.operations.has(`make:${id}`) && !work.operations.has(`release:${id}`),
     ),
-  'a part over 4 kg hangs between its last fastener and its lowering': ({ out, map, work }) =>
+  'a part over 4 kg hangs between its last fastener and its lowering': ({ steps, map, work }) =>
     heavy(map, work).some((part) => {
-      const off = out.find(({ operation }) => operation.id === `remove:${part.id}`);
-      const last = latest(out.filter(({ operation }) => holds(map, operation, 'open:', part.id)));
+      const off = steps.find(({ operation }) => operation.id === `remove:${part.id}`);
+      const last = latest(steps.filter(({ operation }) => holds(map, operation, 'open:', part.id)));
       return off && last && !straightOn(last, off);
     }),
-  'a part over 4 kg is let go before it is fastened': ({ back, map, work }) =>
+  'a part over 4 kg is let go before it is fastened': ({ steps, map, work }) =>
     heavy(map, work).some((part) => {
-      const on = back.find(({ operation }) => operation.id === `fit:${part.id}`);
-      const first = earliest(back.filter(({ operation }) => holds(map, operation, '(start|close):', part.id)));
+      const on = steps.find(({ operation }) => operation.id === `fit:${part.id}`);
+      const first = earliest(steps.filter(({ operation }) => holds(map, operation, '(start|close):', part.id)));
       return on && first && !straightOn(on, first);
     }),
   'work in the bay under a bonnet that is still to come off': ({ out }) => {
@@ -194,7 +226,8 @@ const LOOKS = {
         /^Unhook/.test(work.operations.get(`open:${id}`)?.title ?? '') &&
         fasteners.some(({ what }) => /\bM\d+\b.*(nut|\d mm)/.test(what)),
     ),
-  'engine and gearbox parted, and nobody looks at clutch or converter': ({ work }) =>
+  'engine and gearbox parted, and nobody looks at clutch or converter': ({ work, choices }) =>
+    choices.clutch !== 'none' &&
     [...work.operations.keys()].some((id) => /^open:bell-/.test(id)) &&
     ![...work.operations.values()].some(({ title }) => /disc|converter home|drive plate/i.test(title)),
   'oil drained, and no plug, filter or strainer seen to': ({ work }) =>
@@ -279,7 +312,8 @@ if (!Object.groupBy)
     things.reduce((groups, one) => ({ ...groups, [keyOf(one)]: [...(groups[keyOf(one)] ?? []), one] }), {});
 
 const shown = Object.fromEntries(Object.keys(LOOKS).map((look) => [look, 0]));
-const lasts = { out: [], back: [] };
+const HALVES = ['out', 'bench', 'back'];
+const lasts = { out: [], bench: [], back: [] };
 let looked = 0;
 let none = 0;
 while (looked < jobs) {
@@ -298,18 +332,27 @@ while (looked < jobs) {
   }
   const way = oneOf(waysOut(map));
   const plan = { map, powerpack: way.powerpack.id, route: way.route.id, rules };
-  const state = foldLedger(plan, []);
+  // What a crew may decide at the bench: any units, and about a third of what wears.
+  const decided = [
+    ...way.powerpack.roots
+      .filter((root) => ['engine', 'gearbox'].includes(root) && random() < 0.4)
+      .map((unit) => ({ kind: 'unit-decided', unit, becomes: oneOf(['exchange', 'donor']), comesWith: [] })),
+    ...(map.renewals ?? [])
+      .filter(() => random() < 0.33)
+      .map(({ id }) => ({ kind: 'renewal-decided', renewal: id, doIt: 'now' })),
+  ].map((body, index) => ({ id: `entry-${index}`, at: '2026-03-02T07:00:00.000Z', by: 'Ines', ...body }));
+  const state = foldLedger(plan, decided);
   const { work } = state;
-  const halves = Object.fromEntries(
-    ['out', 'back'].map((half) => [half, scheduleFor(state, half, usualSettings(crew))]),
-  );
-  for (const half of ['out', 'back']) lasts[half].push(halves[half].costs.finishMin);
+  const halves = Object.fromEntries(HALVES.map((half) => [half, scheduleFor(state, half, usualSettings(crew))]));
+  for (const half of HALVES) lasts[half].push(halves[half].costs.finishMin);
   const mounts = new Set(map.connections.filter(({ carriesLoad }) => carriesLoad).map(({ id }) => id));
   const seen = {
     way,
+    choices,
     map,
     work,
     out: halves.out.steps,
+    bench: halves.bench.steps,
     back: halves.back.steps,
     loaded: ({ kind, connection }) => GEAR.includes(kind) || (kind === 'disconnect' && mounts.has(connection)),
     touches: ({ connection, part }) => [
@@ -321,8 +364,16 @@ while (looked < jobs) {
         .filter((one) => which(one) && work.operations.has(`open:${one.id}`))
         .map(({ id }) => `open:${id}`),
   };
-  for (const [look, shows] of Object.entries(LOOKS))
-    if (['out', 'back'].some((half) => shows({ ...seen, steps: seen[half] }))) shown[look] += 1;
+  for (const [look, shows] of Object.entries(LOOKS)) {
+    const half = HALVES.find((one) => shows({ ...seen, steps: seen[one] }));
+    if (half !== undefined) {
+      shown[look] += 1;
+      if (look.startsWith(option('show', 'none')))
+        process.stdout.write(
+          `${look}, ${half}: ${template.layout} ${way.powerpack.id}/${way.route.id}, ${decided.map(({ unit, becomes, renewal }) => renewal ?? `${unit}:${becomes}`).join(' ')}\n`,
+        );
+    }
+  }
   looked += 1;
 }
 const median = (values) => [...values].sort((one, other) => one - other)[Math.floor(values.length / 2)];

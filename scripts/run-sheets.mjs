@@ -1,6 +1,7 @@
 /**
  * Prints run sheets as text, to be read line by line as somebody who has to do the work tomorrow:
- * `npm run sheets -- [LAYOUT [POWERPACK/ROUTE]] [--crew 2] [--half out|back] [--seconds 2]`.
+ * `npm run sheets -- [LAYOUT [POWERPACK/ROUTE]] [--crew 2] [--half out|bench|back] [--seconds 2]
+ * [--renew clutch,water-pump|all] [--units engine:exchange,gearbox:donor]`.
  */
 import { compose, TEMPLATES } from '@brisk/core/layouts';
 import { waysOut } from '@brisk/core/connection-map';
@@ -15,7 +16,9 @@ const option = (name, otherwise) => {
 };
 const named = process.argv.slice(2).filter((word, at, all) => !word.startsWith('--') && !all[at - 1]?.startsWith('--'));
 const crew = ['Ines', 'Tobias', 'Ruth', 'Marit'].slice(0, Number(option('crew', '2')));
-const halves = option('half') ? [option('half')] : ['out', 'back'];
+const halves = option('half') ? [option('half')] : ['out', 'bench', 'back'];
+const renew = option('renew', '');
+const units = option('units', '').split(',').filter(Boolean);
 const until = Number(option('seconds', '2')) * 1000;
 
 for (const template of TEMPLATES.filter(({ layout }) => !named[0] || layout === named[0])) {
@@ -23,7 +26,17 @@ for (const template of TEMPLATES.filter(({ layout }) => !named[0] || layout === 
   for (const { powerpack, route } of waysOut(map)) {
     if (named[1] && named[1] !== `${powerpack.id}/${route.id}`) continue;
     const plan = { map, powerpack: powerpack.id, route: route.id, rules: RULES_NOW };
-    const state = foldLedger(plan, []);
+    const wanted = renew === 'all' ? (map.renewals ?? []).map(({ id }) => id) : renew.split(',').filter(Boolean);
+    const decided = [
+      ...units.map((unit) => ({
+        kind: 'unit-decided',
+        unit: unit.split(':')[0],
+        becomes: unit.split(':')[1],
+        comesWith: [],
+      })),
+      ...wanted.map((renewal) => ({ kind: 'renewal-decided', renewal, doIt: 'now' })),
+    ].map((body, index) => ({ id: `entry-${index}`, at: '2026-03-02T07:00:00.000Z', by: crew[0], ...body }));
+    const state = foldLedger(plan, decided);
     for (const half of halves) {
       const { net, problem } = prepared(state, half, usualSettings(crew));
       const search = new Search(net, 1);

@@ -7,15 +7,17 @@ import {
   type JobPlan,
   type PartId,
 } from '../connection-map/index.js';
-import { stageEdges, stagesOf, type Stages } from '../refit/index.js';
+import { inHandEdges, stageEdges, stagesOf, type Stages } from '../refit/index.js';
 import {
   ancestorsOf,
   choreEdges,
   choreOperation,
   choresFor,
+  hangingParts,
   operationId,
   precedenceGraph,
   type DeedSteps,
+  type Hanging,
   type Operation,
   type OperationId,
   type Precedence,
@@ -23,13 +25,14 @@ import {
   type Teardown,
 } from '../teardown/index.js';
 import type { BenchDecisions } from './decisions.js';
-import { benchOperations, benchPlace } from './operations.js';
+import { benchOperations, benchPlace, removalOf } from './operations.js';
 import { benchRequired, type BenchRequirements } from './required.js';
 
 /** The work between out and back: what is done, in what order, and why each is there at all. */
 export interface Bench extends BenchRequirements {
   readonly operations: readonly Operation[];
   readonly precedence: readonly Precedence[];
+  readonly hanging: readonly Hanging[];
   readonly because: ReadonlyMap<OperationId, string>;
 }
 
@@ -44,7 +47,7 @@ export function benchOf(plan: JobPlan, teardown: Teardown, decisions: BenchDecis
   const opened = map.connections.filter(({ id }) => required.opened.has(id));
   const closed = opened.filter(({ id }) => !plan.leftOff?.includes(id));
   const stages = stagesFor(plan, required);
-  const basic = [
+  const reached = [
     ...choreEdges(chores, deeds),
     ...stageEdges(closed, stages),
     ...reachEdges(plan, required, opened, stages),
@@ -52,6 +55,14 @@ export function benchOf(plan: JobPlan, teardown: Teardown, decisions: BenchDecis
     ...apartEdges(required, opened, chores, stages),
     ...renewalEdges(required, stages),
   ];
+  // What is heavy is let down by whoever undoes its last fastener, at the bench as well.
+  const { hanging, edges } = hangingParts(
+    map,
+    map.parts.flatMap((part) => (required.removed.has(part.id) ? [{ ...part, removal: removalOf(plan, part) }] : [])),
+    operations,
+    reached,
+  );
+  const basic = [...reached, ...edges, ...inHandEdges({ hanging }, stages)];
   const precedence = [
     ...basic,
     ...changeEdges(plan, required, chores, stages, basic),
@@ -66,7 +77,7 @@ export function benchOf(plan: JobPlan, teardown: Teardown, decisions: BenchDecis
     ...required.renewed.map(({ id, why }) => [operationId.renew(id), why] as const),
     ...chores.map(({ id, why }) => [operationId.chore(id), why] as const),
   ]);
-  return { ...required, operations, precedence, because };
+  return { ...required, operations, precedence, hanging, because };
 }
 
 /** What is done at the bench, in no order yet, and what that was worked out from: enough to say what it costs. */
@@ -352,10 +363,7 @@ function changeEdges(
       }),
       { before: change, after: operationId.carryOver(unit), reason: stands },
       ...chores
-        .filter(
-          ({ id, after, before }) =>
-            ![...after, ...before].some((deed) => 'undone' in deed) && !onTheOld.has(operationId.chore(id)),
-        )
+        .filter(({ id, before }) => !before.some((deed) => 'undone' in deed) && !onTheOld.has(operationId.chore(id)))
         .map(({ id }) => ({
           before: change,
           after: operationId.chore(id),

@@ -198,10 +198,13 @@ function changed({ map }: JobPlan, name: string, unit: PartId): readonly Operati
 }
 
 /** How a part comes away: as the map says, or as such a weight does. */
-function removalOf({ map }: JobPlan, part: Part): StepSpec {
+export function removalOf({ map }: JobPlan, part: Part): StepSpec {
   if (part.removal) return part.removal;
   const kg = part.massKg ?? 0;
   const heavy = kg > ONE_CARRIES_KG;
+  const isLive = map.connections.some(
+    ({ between, cautions }) => between.includes(part.id) && cautions.includes('high-voltage'),
+  );
   return {
     title: `Take the ${part.name} off`,
     station: map.connections.find(({ between }) => between.includes(part.id))?.station ?? 'bench',
@@ -209,6 +212,7 @@ function removalOf({ map }: JobPlan, part: Part): StepSpec {
     hands: heavy ? 2 : 1,
     tools: [],
     minutes: heavy ? { low: 2, likely: 5, high: 12 } : { low: 1, likely: 2, high: 4 },
-    cautions: heavy ? ['heavy'] : [],
+    // Whoever may undo it may carry it.
+    cautions: [...(heavy ? (['heavy'] as const) : []), ...(isLive ? (['high-voltage'] as const) : [])],
   };
 }

@@ -15,7 +15,7 @@ import {
   type Reach,
   type Renewal,
 } from '../connection-map/index.js';
-import type { Requirements } from '../teardown/index.js';
+import { HEAVY_KG, type Requirements } from '../teardown/index.js';
 import { isReplaced, type BenchDecisions } from './decisions.js';
 
 /** Two units that are drawn apart on the ground: the heavier stays where it stands. */
@@ -184,10 +184,12 @@ export function benchRequired(plan: JobPlan, out: Requirements, decisions: Bench
     const id = 'open' in need ? need.open : need.removed;
     if (seen.has(id)) return false;
     seen.add(id);
-    if ('removed' in need)
-      return crossing(map.connections, lumpOf(map, [need.removed])).some((held) =>
-        loosensTheMachine({ open: held.id }, seen),
-      );
+    if ('removed' in need) {
+      const lump = lumpOf(map, [need.removed]);
+      // What takes two hands to let down in the machine is stripped before the lift, with all that belongs to that.
+      if (!there.has(need.removed) && !out.removed.has(need.removed) && massOf(lump) > HEAVY_KG) return true;
+      return crossing(map.connections, lump).some((held) => loosensTheMachine({ open: held.id }, seen));
+    }
     const connection = connections.get(id);
     if (!connection || out.opened.has(id)) return false;
     if (connection.carriesLoad && !inside(connection)) return true;

@@ -119,7 +119,10 @@ export function reversedEdges(
 }
 
 /** A heavy part is held up until the fastener that came out last is in again: the others follow. */
-export function inHandEdges({ hanging }: Teardown, stages: ReadonlyMap<string, Stages>): readonly Precedence[] {
+export function inHandEdges(
+  { hanging }: Pick<Teardown, 'hanging'>,
+  stages: ReadonlyMap<string, Stages>,
+): readonly Precedence[] {
   return hanging.flatMap(({ part, last, others }) => {
     const own = stages.get(last.id);
     if (!own) return [];

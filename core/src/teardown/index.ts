@@ -10,5 +10,5 @@ export { choreEdges, choreOperation, choresFor, type DeedSteps } from './chores.
 export { isForJob } from './scope.js';
 export { ancestorsOf, descendantsOf, findLoop, precedenceGraph, type PrecedenceGraph } from './precedence-graph.js';
 export { motionOf, type Motion } from './motion.js';
-export { hangingParts, type Hanging, type Run } from './runs.js';
+export { HEAVY_KG, hangingParts, type Hanging, type Run } from './runs.js';
 export { requirementsOf, type Requirements } from './requirements.js';

@@ -12,7 +12,8 @@ const GEAR = ['support', 'release', 'lift', 'lower', 'shift'];
 /**
  * What `operation` of work on `map` sets in motion and what hands are at during it. Weight is in motion while gear takes
  * it, carries it or gives it back, and while a mount that carries it is undone or pulled down; whoever is underneath, or
- * where one only gets to with something tilted out of the way, and whoever works other gear, is at it. Anything else that
+ * where one only gets to with something tilted out of the way, whoever works other gear, and whoever works at the bench, is at
+ * it. While it is out every hand is at what turns. Anything else that
  * moves is told on the map: a step that turns the crank, a part that turns with it.
  */
 export function motionOf(operation: Operation, map: ConnectionMap): Motion {
@@ -27,7 +28,13 @@ export function motionOf(operation: Operation, map: ConnectionMap): Motion {
   const under = ['underside', ...map.conditions.flatMap(({ givesReach = [] }) => givesReach)].includes(
     operation.station,
   );
-  const at: Moving[] = [...turning, ...(gear || under ? (['weight'] as const) : [])];
+  // On the bench everybody’s hands are on the one thing that is moved, or turned.
+  const onBench = operation.phase === 'bench';
+  const at: Moving[] = [
+    ...turning,
+    ...(gear || under || operation.station === 'bench' ? (['weight'] as const) : []),
+    ...(onBench ? (['crank'] as const) : []),
+  ];
   // Whoever turns the crank is at it by themselves.
   return { moves: [...new Set(moves)], at: [...new Set(at)].filter((one) => one === 'weight' || !moves.includes(one)) };
 }

@@ -17,7 +17,7 @@ export interface Hanging {
 }
 
 /** What is let down by hand, and not by letting go, in kg. */
-const HEAVY_KG = 4;
+export const HEAVY_KG = 4;
 
 /** How well each kind holds a part to the last: what is bolted is held while the bolt comes out; a hose holds nothing. */
 const HOLDS: readonly Connection['kind'][] = ['bolted', 'clamp', 'strap', 'shaft', 'clip', 'linkage'];

@@ -12,13 +12,14 @@ import {
 } from '../connection-map/index.js';
 import { byMoves, type MovesOut } from './by-moves.js';
 import { benchOf, NOTHING_DECIDED, openedInAll, type Bench, type BenchDecisions } from '../bench/index.js';
-import { deedsBack, refitOf, type Refit } from '../refit/index.js';
+import { deedsBack, refitOf } from '../refit/index.js';
 import {
   motionOf,
   operationId,
   precedenceGraph,
   refuseLoops,
   teardownOf,
+  type Hanging,
   type Operation,
   type OperationId,
   type Precedence,
@@ -103,7 +104,9 @@ function derived(whole: JobPlan, decided: BenchDecisions): Work {
     boundary: crossing(whole.map.connections, teardown.lump),
     because: new Map([...teardown.because, ...bench.because]),
     bench,
-    runs: planHeldTo(whole, 3) ? [...torqueRuns(together, precedence), ...runsOf(teardown, refit)] : [],
+    runs: planHeldTo(whole, 3)
+      ? [...torqueRuns(together, precedence), ...runsOf([...teardown.hanging, ...bench.hanging], together)]
+      : [],
   };
 }
 
@@ -125,7 +128,7 @@ function torqueRuns(operations: readonly Operation[], precedence: readonly Prece
 }
 
 /** A heavy part is let down by whoever undoes its last fastener, and whoever sets it in place puts that one in. */
-function runsOf({ hanging }: Teardown, { operations }: Refit): readonly Run[] {
+function runsOf(hanging: readonly Hanging[], operations: readonly Operation[]): readonly Run[] {
   const there = new Set(operations.map(({ id }) => id));
   return hanging.flatMap(({ part, last }): Run[] => {
     const begun = [operationId.start(last.id), operationId.close(last.id)].find((id) => there.has(id));

@@ -149,7 +149,7 @@ export const insideTheEngine: Piece = {
     chore(
       'pump-set',
       'bench',
-      doing('Crank and pump at their marks, pin in, before the pump’s bolts', nose, [4, 8, 20], {
+      doing('Crank and pump at their marks, pin in, before the pump goes on', nose, [4, 8, 20], {
         tools: ['crank socket and bar', 'pump pin'],
         tip: 'By the photo. The pin comes out before the crank is turned again.',
         moves: ['crank'],
@@ -157,8 +157,8 @@ export const insideTheEngine: Piece = {
       {
         why: 'Bolted up first, it is set by luck.',
         recalls: 'pump-pinned',
-        after: [{ undone: 'pump-bolts' }, { part: 'high-pressure-pump' }],
-        before: [{ connection: 'pump-bolts' }],
+        after: [{ undone: 'pump-bolts' }],
+        before: [{ part: 'high-pressure-pump' }, { connection: 'pump-bolts' }],
       },
     ),
   ],
