@@ -30,6 +30,8 @@ export function waitsAt(state: JobState, stop: Stop): string {
       return held > 0 ? `${held} still hold it` : 'sign and lift';
     }
     case 'bench': {
+      const left = unsettled(state, 'bench').length;
+      if (left > 0 && unsettled(state, 'lift').length === 0) return `${several(left, 'step')} left`;
       const waiting = [...state.needs.values()].filter(({ arrived }) => !arrived).length;
       return waiting > 0 ? `${several(waiting, 'part')} awaited` : 'nothing awaited';
     }

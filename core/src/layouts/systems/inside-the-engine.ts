@@ -142,7 +142,8 @@ export const insideTheEngine: Piece = {
       {
         why: 'Its place to the crank is the injection timing.',
         photo: true,
-        after: [],
+        // A bar on the pulley bolt would be a bar on the pin.
+        after: [{ undone: 'front-pulley-bolt' }],
         before: [{ undone: 'pump-bolts' }],
       },
     ),
@@ -157,9 +158,15 @@ export const insideTheEngine: Piece = {
       {
         why: 'Bolted up first, it is set by luck.',
         recalls: 'pump-pinned',
-        after: [{ undone: 'pump-bolts' }],
+        after: [{ undone: 'pump-bolts' }, { chore: 'crank-turned' }],
         before: [{ part: 'high-pressure-pump' }, { connection: 'pump-bolts' }],
       },
     ),
+    chore('pump-pin-out', 'bench', doing('Pin out of the injection pump, and count it', nose, [1, 1, 3]), {
+      why: 'Left in, it breaks the first time somebody turns the crank.',
+      where: { touches: ['pump-bolts'] },
+      after: [{ connection: 'pump-bolts' }],
+      before: [{ connection: 'front-pulley-bolt' }, { holdPoint: 'pre-lower' }],
+    }),
   ],
 };
