@@ -24,7 +24,7 @@ const VIEWS: Readonly<Record<string, readonly string[]>> = {
   'Tractor 3': ['/lift', '/lift/way', '/lift/rig'],
   Sweeper: ['/survey', '/survey/files', '/plan', '/plan/schools', '/plan/ways', '/plan/tools'],
   Pickup: ['/bench', '/bench/looked', '/bench/where', '/plan?way=bench'],
-  'Tug 2': ['/bench/now-or-later', '/bench/parts', '/survey/donor', '/survey/joints', '/survey/pull'],
+  'Tug 2': ['/bench/now-or-later', '/bench/parts', '/bench/looms', '/survey/donor', '/survey/joints', '/survey/pull'],
 };
 /** Axe looks at everything at the widest, and at the looks of the narrowest by night; at each for what sticks out. */
 const WIDE = { width: 1280, height: 800 };

@@ -157,6 +157,23 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     high: 13,
     note: 'warm',
   },
+  'pins-read': {
+    kind: 'pins-read',
+    loom: 'host',
+    pins: [
+      {
+        plug: 'C1',
+        pin: '4',
+        signal: 'oil pressure',
+        colour: 'blue',
+        sizeMm2: 0.75,
+        goesTo: 'dash',
+        amps: 1,
+        lengthM: 2,
+      },
+    ],
+  },
+  'splice-done': { kind: 'splice-done', splice: 'C1.4-X1.6' },
   'life-guessed': { kind: 'life-guessed', renewal: 'clutch', yearsLeft: 2.5 },
   'terms-set': { kind: 'terms-set', yearsIn: 5, budgetCents: 60_000, budgetHours: 8 },
   'start-attempted': { kind: 'start-attempted', voltsBefore: 12.6, voltsLowest: 10, crankSeconds: 6, result: 'runs' },

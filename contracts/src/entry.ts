@@ -13,6 +13,8 @@ import { costNotedSchema } from './entries/parts/cost-noted.js';
 import { partPlacedSchema } from './entries/parts/part-placed.js';
 import { lookedAtSchema } from './entries/bench/looked-at.js';
 import { unitMeasuredSchema } from './entries/bench/unit-measured.js';
+import { pinsReadSchema } from './entries/looms/pins-read.js';
+import { spliceDoneSchema } from './entries/looms/splice-done.js';
 import { boltFoundSchema } from './entries/fasteners/bolt-found.js';
 import { boltHomedSchema } from './entries/fasteners/bolt-homed.js';
 import { boltSetAsideSchema } from './entries/fasteners/bolt-set-aside.js';
@@ -99,6 +101,8 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'part-placed': partPlacedSchema,
   'looked-at': lookedAtSchema,
   'unit-measured': unitMeasuredSchema,
+  'pins-read': pinsReadSchema,
+  'splice-done': spliceDoneSchema,
   'start-attempted': startAttemptedSchema,
   'issue-opened': issueOpenedSchema,
   'issue-sorted': issueSortedSchema,

@@ -140,6 +140,11 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
     { reading: 'compression', values: [11, 11, 8, 11] },
     /^Compression: 11, 11, 8, 11 bar\. Cylinder 3 has 73 %/,
   ],
+  'pins-read': [
+    { loom: 'host', pins: [{ plug: 'C1', pin: '4', signal: 'oil' }] },
+    /^Pin table of the host’s loom: 1 pin$/,
+  ],
+  'splice-done': [{ splice: 'C1.4-X1.6' }, /^Spliced: C1\.4 to X1\.6$/],
   'life-guessed': [{ renewal: 'rear-crank-seal', yearsLeft: 2 }, /^The rear crank seal is given 2 years more$/],
   'terms-set': [{ yearsIn: 5, budgetHours: 8 }, /^Reckoned with 5 years until the next time out, and 8 h to spend$/],
   'start-attempted': [

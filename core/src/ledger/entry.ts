@@ -12,6 +12,8 @@ import type { CostNoted } from './entries/parts/cost-noted.js';
 import type { PartPlaced } from './entries/parts/part-placed.js';
 import type { LookedAt } from './entries/bench/looked-at.js';
 import type { UnitMeasured } from './entries/bench/unit-measured.js';
+import type { PinsRead } from './entries/looms/pins-read.js';
+import type { SpliceDone } from './entries/looms/splice-done.js';
 import type { BoltFound } from './entries/fasteners/bolt-found.js';
 import type { BoltHomed } from './entries/fasteners/bolt-homed.js';
 import type { BoltSetAside } from './entries/fasteners/bolt-set-aside.js';
@@ -94,6 +96,8 @@ export type EntryBody =
   | PartPlaced
   | LookedAt
   | UnitMeasured
+  | PinsRead
+  | SpliceDone
   | GroundChecked
   | StartAttempted
   | IssueOpened

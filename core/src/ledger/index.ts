@@ -33,6 +33,7 @@ export {
   type PartCondition,
   type Place,
 } from './entries/parts/part-placed.js';
+export { LOOM_WORDS, LOOMS, type Loom } from './entries/looms/pins-read.js';
 export type { Compared } from './entries/parts/part-compared.js';
 export { NEXT_STAGES, PART_STAGES, STAGE_WORDS, type PartStage } from './entries/parts/part-moved-on.js';
 export type { PartToOrder } from './entries/parts/part-needed.js';

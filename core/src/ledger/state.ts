@@ -9,6 +9,7 @@ import type {
   Renewal,
 } from '../connection-map/index.js';
 import type { BoltPattern } from '../fasteners/index.js';
+import type { Pin } from '../pin-tables/index.js';
 import type { PlaneName } from '../shape/index.js';
 import type { Half, OperationId } from '../teardown/index.js';
 import type { MovesOut, Work } from '../work/index.js';
@@ -27,6 +28,7 @@ import type { Litres } from './entries/fluids/fluid-measured.js';
 import type { LeftAsItIs } from './entries/map/left-on-purpose.js';
 import type { Cost } from './entries/parts/cost-noted.js';
 import type { PlacedPart } from './entries/parts/part-placed.js';
+import type { Loom } from './entries/looms/pins-read.js';
 import type { PartToOrder } from './entries/parts/part-needed.js';
 import type { Photo } from './entries/photos/photo-taken.js';
 import type { FollowedPlan } from './entries/plan/plan-followed.js';
@@ -94,6 +96,9 @@ export interface JobRecord {
   /** What was found at the bench, by look, and what was measured, first to last. */
   readonly findings: ReadonlyMap<string, Finding>;
   readonly readings: readonly Measured[];
+  /** Pin tables by loom, and the splices that are made. */
+  readonly pins: ReadonlyMap<Loom, readonly Pin[]>;
+  readonly splices: ReadonlyMap<string, Mark>;
   readonly costs: ReadonlyMap<string, Cost>;
   /** What becomes of the units, what is renewed and what is left, and how long what wears is given. */
   readonly units: ReadonlyMap<PartId, DecidedUnit>;
@@ -141,6 +146,8 @@ export function emptyRecord(): JobRecord {
     placed: new Map(),
     findings: new Map(),
     readings: [],
+    pins: new Map(),
+    splices: new Map(),
     costs: new Map(),
     units: new Map(),
     renewals: new Map(),

@@ -82,6 +82,11 @@ export const routes: Routes = [
         loadComponent: () => import('./pages/bench/looked').then((m) => m.Looked),
       },
       {
+        path: 'bench/looms',
+        title: 'Looms',
+        loadComponent: () => import('./pages/bench/looms').then((m) => m.Looms),
+      },
+      {
         path: 'bench/where',
         title: 'Where it is',
         loadComponent: () => import('./pages/bench/where').then((m) => m.Where),

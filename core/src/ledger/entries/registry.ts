@@ -13,6 +13,8 @@ import { costNoted } from './parts/cost-noted.js';
 import { partPlaced } from './parts/part-placed.js';
 import { lookedAt } from './bench/looked-at.js';
 import { unitMeasured } from './bench/unit-measured.js';
+import { pinsRead } from './looms/pins-read.js';
+import { spliceDone } from './looms/splice-done.js';
 import { boltFound } from './fasteners/bolt-found.js';
 import { boltHomed } from './fasteners/bolt-homed.js';
 import { boltSetAside } from './fasteners/bolt-set-aside.js';
@@ -96,6 +98,8 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'part-placed': partPlaced,
   'looked-at': lookedAt,
   'unit-measured': unitMeasured,
+  'pins-read': pinsRead,
+  'splice-done': spliceDone,
   'ground-checked': groundChecked,
   'start-attempted': startAttempted,
   'issue-opened': issueOpened,

@@ -7,6 +7,7 @@ const TABS = [
   { at: 'bench/parts', words: 'Parts and money' },
   { at: 'bench/looked', words: 'Looked at' },
   { at: 'bench/where', words: 'Where it is' },
+  { at: 'bench/looms', words: 'Looms' },
 ] as const satisfies readonly StopTab[];
 
 /** What there is to do and decide at this stop, and, between the tags, the part of it that is open. */

@@ -1,0 +1,142 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatIcon } from '@angular/material/icon';
+import { LOOM_WORDS, LOOMS, type Loom } from '@brisk/core/ledger';
+import { spliceList, type Pin, type PinTable, type Splice } from '@brisk/core/pin-tables';
+import { sentence, several } from '@brisk/core/words';
+import equal from 'fast-deep-equal/es6';
+import { Desk } from '../../session/desk';
+import { Recorder } from '../../session/recorder';
+import { readSheet, SheetError, writeSheet } from '../../ui/csv';
+import { FileKey } from '../../ui/file-key';
+import { saveFile } from '../../ui/save-file';
+import { BenchTabs } from './bench-tabs';
+import { pinsIn } from './pin-headings';
+
+const SPLICE_WORDS: Readonly<Record<Splice, string>> = {
+  conflict: 'Does not go together: measure first',
+  missing: 'Missing on the engine’s loom',
+  lengthen: 'Lengthen',
+  're-pin': 'Move to another pin',
+  join: 'Join',
+  'left-over': 'Left over',
+};
+/** Of the lines that cannot be taken, so many are named. */
+const MOST_BAD = 8;
+const MOST_PINS = 400;
+
+/** Two looms pin by pin: their tables read in, matched, and made into a list of splices to be ticked. */
+@Component({
+  selector: 'bl-looms',
+  imports: [BenchTabs, FileKey, MatButton, MatCheckbox, MatIcon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './looms.html',
+  styleUrl: './looms.scss',
+})
+export class Looms {
+  private readonly desk = inject(Desk);
+  private readonly recorder = inject(Recorder);
+  protected readonly sentence = sentence;
+  protected readonly several = several;
+  protected readonly trouble = signal('');
+  protected readonly bad = signal<readonly { readonly line: number; readonly words: string }[]>([]);
+  protected readonly mostBad = MOST_BAD;
+
+  protected readonly looms = computed(() =>
+    LOOMS.map((loom) => ({ loom, words: LOOM_WORDS[loom], pins: this.desk.state()?.pins.get(loom)?.length ?? 0 })),
+  );
+  private readonly tables = computed(
+    () => {
+      const pins = this.desk.state()?.pins;
+      return { host: pins?.get('host') ?? [], engine: pins?.get('engine') ?? [] };
+    },
+    { equal },
+  );
+  private readonly lines = computed(() => {
+    const { host, engine } = this.tables();
+    return host.length === 0 || engine.length === 0 ? [] : spliceList(host, engine);
+  });
+  protected readonly groups = computed(() => {
+    const made = this.desk.state()?.splices;
+    const lines = this.lines().map((line) => ({ ...line, made: made?.get(line.id) }));
+    return [...new Set(lines.map(({ does }) => does))].map((does) => ({
+      does,
+      words: SPLICE_WORDS[does],
+      lines: lines.filter((line) => line.does === does),
+    }));
+  });
+  protected readonly left = computed(
+    () =>
+      this.groups()
+        .filter(({ does }) => does !== 'left-over')
+        .flatMap(({ lines }) => lines)
+        .filter(({ made }) => !made).length,
+  );
+
+  protected at(pin: Pin | undefined): string {
+    if (!pin) return '—';
+    return [
+      `${pin.plug} ${pin.pin}`,
+      pin.signal,
+      [pin.colour, pin.sizeMm2 === undefined ? undefined : `${pin.sizeMm2} mm²`].filter(Boolean).join(' '),
+    ]
+      .filter((words) => words !== '')
+      .join(', ');
+  }
+
+  /** Reads the pin table of one loom; what cannot be taken is named, and the table before stays until another is read. */
+  protected async read(loom: Loom, [file]: readonly File[]): Promise<void> {
+    if (!file) return;
+    this.trouble.set('');
+    this.bad.set([]);
+    let table: PinTable;
+    try {
+      table = pinsIn(readSheet(await file.arrayBuffer(), MOST_PINS));
+    } catch (error) {
+      if (!(error instanceof SheetError)) throw error;
+      this.trouble.set(error.message);
+      return;
+    }
+    this.bad.set(table.bad);
+    if (table.pins.length === 0) {
+      this.trouble.set(`No pin could be read from ${file.name}. It wants a line of headings: plug, pin, signal.`);
+      return;
+    }
+    this.recorder.record(`Read: ${several(table.pins.length, 'pin')} of ${LOOM_WORDS[loom]}`, {
+      kind: 'pins-read',
+      loom,
+      pins: table.pins,
+    });
+  }
+
+  protected make(splice: string): void {
+    this.recorder.record('Spliced', { kind: 'splice-done', splice });
+  }
+
+  protected save(): void {
+    const columns = ['what', 'host', 'engine', 'how', 'mm2', 'more m', 'made'];
+    const rows = this.groups().flatMap(({ words, lines }) =>
+      lines.map(({ host, engine, words: how, wireMm2, moreM, made }) => ({
+        what: words,
+        host: this.at(host),
+        engine: this.at(engine),
+        how,
+        mm2: wireMm2 === undefined ? '' : String(wireMm2),
+        'more m': moreM === undefined ? '' : String(moreM),
+        made: made?.by ?? '',
+      })),
+    );
+    saveFile(
+      'splices.csv',
+      writeSheet(
+        columns.map((id) => ({ id, heading: id })),
+        rows,
+      ),
+    );
+  }
+
+  protected print(): void {
+    window.print();
+  }
+}
