@@ -1,3 +1,4 @@
+import { USUAL_RATES, type Rates } from '@brisk/core/economics';
 import { FIRST_GEAR, type LiftingGear } from '@brisk/core/rigging';
 import { HALVES } from '@brisk/core/teardown';
 import { randomUUID } from 'node:crypto';
@@ -182,6 +183,18 @@ describe('the shop’s tools', () => {
     expect((await server.put('/api/lifting-gear', { revision: 1, document: upset })).status).toBe(422);
     await server.restart();
     expect((await server.get<Kept<LiftingGear>>('/api/lifting-gear')).body.document).toEqual(own);
+  });
+
+  it('and it reckons with usual rates until it writes down its own', async () => {
+    const first = await server.get<Kept<Rates>>('/api/rates');
+    expect(first.body).toMatchObject({ revision: 0, document: USUAL_RATES });
+    const own = { currency: 'CHF', hourCents: 9_000, litreCents: 900, fastenerCents: 0 };
+    expect((await server.put('/api/rates', { revision: 0, document: own })).status).toBe(200);
+    expect((await server.put('/api/rates', { revision: 0, document: USUAL_RATES })).status).toBe(409);
+    for (const wrong of [{ currency: 'francs' }, { hourCents: -1 }, { litreCents: 1.5 }])
+      expect((await server.put('/api/rates', { revision: 1, document: { ...own, ...wrong } })).status).toBe(422);
+    await server.restart();
+    expect((await server.get<Kept<Rates>>('/api/rates')).body.document).toEqual(own);
   });
 
   it('stand on the list once each', async () => {

@@ -65,7 +65,7 @@ describe('the best set to do now', () => {
         const { best } = bestSets(problem);
         expect(best.now + best.later).toBeCloseTo(byTrying(problem)[0] ?? 0, 3);
       }),
-      { numRuns: 2, seed: 3 },
+      { numRuns: 1, seed: 3 },
     );
   });
 

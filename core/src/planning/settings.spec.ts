@@ -53,6 +53,41 @@ describe('what has to wait', () => {
   });
 });
 
+describe('a step whose part is on its way', () => {
+  const seal: EntryBody = { kind: 'renewal-decided', renewal: 'converter-seal', doIt: 'now' };
+  const ordered: EntryBody = {
+    kind: 'part-moved-on',
+    need: 'converter-seal-1',
+    to: 'ordered',
+    expectedOn: '2026-03-04',
+  };
+
+  it('waits until the shop opens on the day it is expected, and no longer once it is here', () => {
+    const [wait] = waitsNow(job(seal, ordered), new Date(2026, 2, 2, 14).getTime());
+    expect(wait).toEqual({
+      operation: 'renew:converter-seal',
+      min: 120 + 510,
+      why: 'Waiting for: converter seal, due 2026-03-04',
+    });
+    const here: EntryBody = { kind: 'part-moved-on', need: 'converter-seal-1', to: 'arrived' };
+    expect(waitsNow(job(seal, ordered, here), after(60))).toEqual([]);
+  });
+
+  it('does not wait where nobody knows the day: the step comes up, and is stuck if it has to be', () => {
+    const { expectedOn: _day, ...sometime } = ordered as EntryBody & { readonly expectedOn?: string };
+    expect(waitsNow(job(seal, sometime), after(60))).toEqual([]);
+  });
+
+  it('keeps what can be done meanwhile in the plan before it', () => {
+    const state = job(seal, ordered);
+    const settings = settingsNow(state, 'bench', ['Ines', 'Tobias'], new Date(2026, 2, 2, 14).getTime());
+    const { steps } = planned(state, 'bench', settings, undefined).schedule;
+    const startOf = (id: string) => steps.find(({ operation }) => operation.id === id)?.startMin ?? NaN;
+    expect(startOf('renew:converter-seal')).toBeGreaterThanOrEqual(630);
+    expect(startOf('open:bell-housing')).toBeLessThan(120);
+  });
+});
+
 describe('what the rest is planned with', () => {
   const crew = usualSettings(['Ines', 'Tobias']);
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { clockAt, clockWords, closesAfter, workGoesOn, workUntil } from './working-day';
+import { clockAt, clockWords, closesAfter, workGoesOn, workUntil, workUntilDay } from './working-day';
 
 describe('a working day', () => {
   const day = { begins: '07:30', ends: '16:00' };
@@ -36,5 +36,13 @@ describe('a working day', () => {
     expect(workUntil('', on(14), day)).toBeUndefined();
     expect(closesAfter(60, on(14), day)).toBe(120);
     expect(closesAfter(0, on(14), day)).toBe(120);
+  });
+
+  it('knows the minutes of work until it opens on another day', () => {
+    expect(workUntilDay('2026-03-03', on(14), day)).toBe(120);
+    expect(workUntilDay('2026-03-04', on(14), day)).toBe(120 + 510);
+    expect(workUntilDay('2026-03-02', on(14), day)).toBe(0);
+    expect(workUntilDay('2026-02-20', on(14), day)).toBe(0);
+    expect(workUntilDay('2026-03-09', on(14), { begins: '16:00', ends: '07:30' })).toBe(0);
   });
 });

@@ -1,6 +1,8 @@
+import { TestBed } from '@angular/core/testing';
 import { unsettled } from '@brisk/core/ledger';
 import { theirEntry, testJob } from '../../../testing/fake-server';
 import { openView, workedUntil } from '../../../testing/open-job';
+import { Selection } from '../../session/selection';
 import { Bench } from './bench';
 
 const lifted = () => workedUntil((state) => unsettled(state, 'lift').length === 0);
@@ -41,6 +43,26 @@ describe('the bench', () => {
     expect(view.text()).toContain('At the bench');
     expect(view.element.querySelector('h1:not(.seen-by-reader-only)')?.textContent).toBeTruthy();
     expect(view.element.querySelector('.where')?.textContent).not.toMatch(/raised|wheels/);
+  });
+
+  it('asks for a photo of what must not be lost, and shows whether there is one when it goes by it', async () => {
+    const decided = theirEntry({ kind: 'renewal-decided', renewal: 'belt-and-tensioner', doIt: 'now' });
+    const marks = [...lifted(), decided];
+    const view = await openView(Bench, marks, () => {
+      TestBed.inject(Selection).take('do:mark-belt');
+      return {};
+    });
+    expect(view.text()).toContain('Photograph every mark before it is lost.');
+    const opened = [
+      ...marks,
+      ...['do:mark-belt', 'open:belt-run'].map((operation) => theirEntry({ kind: 'operation-done', operation })),
+    ];
+    TestBed.resetTestingModule();
+    const back = await openView(Bench, opened, () => {
+      TestBed.inject(Selection).take('do:belt-by-mark');
+      return {};
+    });
+    expect(back.text()).toContain('Nobody photographed the mark: look twice.');
   });
 
   it('sends on to the refit once all of it is done, and to what is worth doing first', async () => {

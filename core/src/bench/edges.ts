@@ -1,0 +1,326 @@
+import {
+  partsById,
+  type Access,
+  type Chore,
+  type Connection,
+  type ConnectionId,
+  type JobPlan,
+} from '../connection-map/index.js';
+import type { Stages } from '../refit/index.js';
+import {
+  ancestorsOf,
+  operationId,
+  precedenceGraph,
+  type Operation,
+  type OperationId,
+  type Precedence,
+  type Reason,
+} from '../teardown/index.js';
+import type { BenchRequirements } from './required.js';
+
+const sequence = (words: string): Reason => ({ kind: 'sequence', words });
+const turned = (words: string): Reason => ({
+  kind: 'access',
+  words: `Later it cannot be reached. To take it off: ${words}`,
+});
+
+/** What is in front comes off before what is behind it, and goes on after it; a circuit is empty before it is opened. */
+export function reachEdges(
+  { map }: JobPlan,
+  required: BenchRequirements,
+  opened: readonly Connection[],
+  stages: ReadonlyMap<ConnectionId, Stages>,
+): readonly Precedence[] {
+  return opened.flatMap(({ id, access, circuit, needs }): readonly Precedence[] => {
+    const own = stages.get(id);
+    if (!own) return [];
+    const drained = map.circuits.find((one) => one.id === circuit && required.drained.has(one.id));
+    return [
+      ...access.flatMap((need) => passed(need, operationId.open(id), own.last)),
+      ...(drained
+        ? [
+            {
+              before: operationId.drain(drained.id),
+              after: operationId.open(id),
+              reason: {
+                kind: 'condition',
+                words: `${drained.name} drained first, or the ${drained.fluid} runs over you.`,
+              },
+            } as const,
+            {
+              before: own.last,
+              after: operationId.fill(drained.id),
+              reason: { kind: 'condition', words: 'Filled when every joint of the circuit is closed.' },
+            } as const,
+          ]
+        : []),
+      ...needs.flatMap((need): readonly Precedence[] =>
+        required.conditions.has(need)
+          ? [
+              {
+                before: operationId.establish(need),
+                after: operationId.open(id),
+                reason: { kind: 'condition', words: 'It is needed for that.' },
+              },
+            ]
+          : [],
+      ),
+    ];
+  });
+
+  function passed(need: Access, opening: OperationId, closed: OperationId): readonly Precedence[] {
+    const reason: Reason = { kind: need.because ?? 'access', words: need.why };
+    if ('open' in need) {
+      const other = stages.get(need.open);
+      if (!other) return [];
+      return [
+        { before: operationId.open(need.open), after: opening, reason },
+        { before: closed, after: other.first, reason: turned(need.why) },
+      ];
+    }
+    if (!required.removed.has(need.removed)) return [];
+    return [
+      { before: operationId.remove(need.removed), after: opening, reason },
+      { before: closed, after: operationId.fit(need.removed), reason: turned(need.why) },
+    ];
+  }
+}
+
+/** All that holds a part is undone before it comes off, and the part is in its place before it is fastened. */
+export function partEdges(
+  { map }: JobPlan,
+  required: BenchRequirements,
+  stages: ReadonlyMap<ConnectionId, Stages>,
+): readonly Precedence[] {
+  const parts = partsById(map);
+  return [...required.removed.keys()].flatMap((id) =>
+    map.connections
+      .filter(({ between }) => between.includes(id))
+      .flatMap((connection): readonly Precedence[] => {
+        const own = stages.get(connection.id);
+        if (!own) return [];
+        const name = parts.get(id)?.name ?? id;
+        return [
+          {
+            before: operationId.open(connection.id),
+            after: operationId.remove(id),
+            reason: { kind: 'part', words: `The ${name} hangs on ${connection.name} until that is open.` },
+          },
+          {
+            before: operationId.fit(id),
+            after: own.first,
+            reason: { kind: 'part', words: 'The part is in its place before it is fastened.' },
+          },
+        ];
+      }),
+  );
+}
+
+/** It stands before it is parted; what ties the two is open before one is drawn off, and what is between is done by then. */
+export function apartEdges(
+  { pairs, replaced }: BenchRequirements,
+  opened: readonly Connection[],
+  chores: readonly Chore[],
+  stages: ReadonlyMap<ConnectionId, Stages>,
+): readonly Precedence[] {
+  const standsFirst: Reason = {
+    kind: 'safety',
+    words: 'It stands by itself before anything that holds it together is undone.',
+  };
+  const stand = operationId.stand();
+  return [
+    ...(pairs.length > 0 || replaced.size > 0
+      ? opened.map(({ id }): Precedence => ({ before: stand, after: operationId.open(id), reason: standsFirst }))
+      : []),
+    ...pairs.flatMap(({ leaves, joints }): readonly Precedence[] => [
+      { before: stand, after: operationId.apart(leaves), reason: standsFirst },
+      {
+        before: operationId.apart(leaves),
+        after: operationId.together(leaves),
+        reason: sequence('Apart before together.'),
+      },
+      ...joints.flatMap((id): readonly Precedence[] => {
+        const own = stages.get(id);
+        if (!own) return [];
+        return [
+          {
+            before: operationId.open(id),
+            after: operationId.apart(leaves),
+            reason: { kind: 'part', words: 'It ties the two together until it is open.' },
+          },
+          {
+            before: operationId.together(leaves),
+            after: own.first,
+            reason: { kind: 'sequence', words: 'The faces meet by hand before any fastener goes in.' },
+          },
+        ];
+      }),
+      ...opened
+        .filter(
+          ({ id, access }) =>
+            !joints.includes(id) && access.some((need) => 'open' in need && joints.includes(need.open)),
+        )
+        .flatMap(({ id }): readonly Precedence[] => [
+          {
+            before: operationId.apart(leaves),
+            after: operationId.open(id),
+            reason: { kind: 'access', words: 'It is between the two.' },
+          },
+          {
+            before: stages.get(id)?.last ?? operationId.open(id),
+            after: operationId.together(leaves),
+            reason: { kind: 'access', words: 'With the two together it is not reached any more.' },
+          },
+        ]),
+      ...chores
+        .filter(({ before }) => before.some((deed) => 'connection' in deed && joints.includes(deed.connection)))
+        .flatMap(({ id }): readonly Precedence[] => [
+          {
+            before: operationId.apart(leaves),
+            after: operationId.chore(id),
+            reason: { kind: 'access', words: 'It is reached with the two apart.' },
+          },
+          {
+            before: operationId.chore(id),
+            after: operationId.together(leaves),
+            reason: { kind: 'access', words: 'With the two together it is not reached any more.' },
+          },
+        ]),
+    ]),
+  ];
+}
+
+/** The other unit is held against the old one and stands in its place before anything goes over to it. */
+export function changeEdges(
+  { map }: JobPlan,
+  { replaced, removed, pairs }: BenchRequirements,
+  chores: readonly Chore[],
+  stages: ReadonlyMap<ConnectionId, Stages>,
+  soFar: readonly Precedence[],
+): readonly Precedence[] {
+  const graph = precedenceGraph(soFar);
+  return [...replaced].flatMap(([unit, stays]) => {
+    const change = operationId.change(unit);
+    const compared = operationId.compare(unit);
+    const ties = map.connections.filter(
+      ({ id, between }) =>
+        stages.has(id) && between.some((end) => stays.has(end)) && !between.every((end) => stays.has(end)),
+    );
+    const over = [...removed.keys()].filter((id) => !stays.has(id) && ties.some(({ between }) => between.includes(id)));
+    // What is in the way of something that goes over is undone on the old one, whatever it is part of.
+    const onTheOld = new Set(
+      [...ties.map(({ id }) => operationId.open(id)), ...over.map((id) => operationId.remove(id))].flatMap((id) => [
+        ...ancestorsOf(id, graph),
+      ]),
+    );
+    const inTheNew = map.connections.filter(
+      ({ id, between }) =>
+        stages.has(id) && between.every((end) => stays.has(end)) && !onTheOld.has(operationId.open(id)),
+    );
+    const bare = sequence('The old one is bare before it leaves the stand.');
+    const stands = sequence('The other one stands there before anything goes onto it.');
+    return [
+      { before: operationId.stand(), after: change, reason: bare },
+      {
+        before: compared,
+        after: change,
+        reason: sequence('What does not match goes back whole; found later, the work is done twice.'),
+      },
+      ...ties.map(({ id }) => ({ before: operationId.open(id), after: change, reason: bare })),
+      ...inTheNew.map(({ id }) => ({
+        before: change,
+        after: operationId.open(id),
+        reason: sequence('On the old unit it would be opened for nothing.'),
+      })),
+      ...over.flatMap((id) => [
+        { before: operationId.remove(id), after: change, reason: bare },
+        { before: change, after: operationId.fit(id), reason: stands },
+      ]),
+      ...ties.flatMap(({ id }) => {
+        const own = stages.get(id);
+        return own ? [{ before: change, after: own.first, reason: stands }] : [];
+      }),
+      { before: change, after: operationId.carryOver(unit), reason: stands },
+      ...chores
+        .filter(({ id, before }) => !before.some((deed) => 'undone' in deed) && !onTheOld.has(operationId.chore(id)))
+        .map(({ id }) => ({
+          before: change,
+          after: operationId.chore(id),
+          reason: sequence('On the old unit it would be done for nothing.'),
+        })),
+      ...pairs
+        .filter((pair) => stays.has(pair.stays) || stays.has(pair.leaves))
+        .flatMap(({ stays: one, leaves }): readonly Precedence[] =>
+          stays.has(one) && stays.has(leaves) && !onTheOld.has(operationId.apart(leaves))
+            ? // Both come in one piece: it is the other one that is parted.
+              [
+                {
+                  before: change,
+                  after: operationId.apart(leaves),
+                  reason: sequence('The old one is not parted for nothing.'),
+                },
+              ]
+            : [
+                { before: operationId.apart(leaves), after: change, reason: bare },
+                { before: change, after: operationId.together(leaves), reason: stands },
+              ],
+        ),
+    ];
+  });
+}
+
+/** Something is renewed once all in front of it is gone, and before any of that goes back. */
+export function renewalEdges(
+  { renewed, removed, pairs, drained, replaced }: BenchRequirements,
+  stages: ReadonlyMap<ConnectionId, Stages>,
+): readonly Precedence[] {
+  return renewed.flatMap(({ id, name, at, reach, drains }): readonly Precedence[] => {
+    const own = operationId.renew(id);
+    const back: Reason = {
+      kind: 'access',
+      words: `The ${name} is done first: behind this it is not reached any more.`,
+    };
+    const between = (off: OperationId, on: OperationId, why: string): readonly Precedence[] => [
+      { before: off, after: own, reason: { kind: 'access', words: why } },
+      { before: own, after: on, reason: back },
+    ];
+    const newUnit = [...replaced].find(([, stays]) => stays.has(at));
+    return [
+      ...reach.flatMap((need) => {
+        if ('open' in need) {
+          const joint = stages.get(need.open);
+          return joint ? between(operationId.open(need.open), joint.first, need.why) : [];
+        }
+        if ('removed' in need)
+          return removed.has(need.removed)
+            ? between(operationId.remove(need.removed), operationId.fit(need.removed), need.why)
+            : [];
+        if (!('parted' in need)) return [];
+        return pairs
+          .filter((pair) => need.parted.includes(pair.stays) && need.parted.includes(pair.leaves))
+          .flatMap(({ leaves }) => between(operationId.apart(leaves), operationId.together(leaves), need.why));
+      }),
+      ...(drains !== undefined && drained.has(drains)
+        ? between(operationId.drain(drains), operationId.fill(drains), 'It runs out where this is opened.')
+        : []),
+      ...(newUnit
+        ? [
+            {
+              before: operationId.change(newUnit[0]),
+              after: own,
+              reason: sequence('On the old unit it would be done for nothing.'),
+            },
+          ]
+        : []),
+    ];
+  });
+}
+
+/** All of it is done before the powerpack goes down. */
+export function lastBeforeLowering(operations: readonly Operation[]): readonly Precedence[] {
+  return operations.map(({ id }) => ({
+    before: id,
+    after: operationId.hold('pre-lower'),
+    reason: { kind: 'sequence', words: 'At the bench now, or in the bay with half the room.' },
+  }));
+}
