@@ -1,6 +1,6 @@
 import type { EntryBody } from '@brisk/core/ledger';
 import { isDone } from '@brisk/core/ledger';
-import { theirEntry } from '../../../testing/fake-server';
+import { testJob, theirEntry } from '../../../testing/fake-server';
 import { openView, workedUntil } from '../../../testing/open-job';
 import { Ask } from '../../ui/ask';
 import type { Answers } from '../../ui/asking';
@@ -131,7 +131,25 @@ describe('parts and money', () => {
     expect(view.text()).toContain('Radiator hose');
   });
 
-  it('gives a core back once', async () => {
+  it('counts what was paid at the yard, and puts orders together by supplier', async () => {
+    const swap = {
+      donor: { name: 'Wreck', layout: 'longitudinal-automatic', choices: {}, powerpack: 'engine-with-gearbox' },
+      found: {},
+      decisions: {},
+      pulled: { engine: { got: true, priceCents: 98_000, coreChargeCents: 15_000 } },
+    };
+    const clip: EntryBody = { kind: 'part-needed', need: 'clip', name: 'Clip', quantity: 2, reason: 'Lost' };
+    const view = await openView(Parts, [hose, numbered, clip].map(theirEntry), undefined, {
+      job: { ...testJob, swap },
+      providers: [answering(), ownThread],
+    });
+    expect(view.text()).toContain('From the yard 980 EUR 150 EUR core charge');
+    expect(view.text()).toContain('Spent so far 1130 EUR');
+    const heads = [...view.element.querySelectorAll('h2')].map(({ textContent }) => textContent.trim());
+    expect(heads.slice(0, 2)).toEqual(['To order from Hallberg', 'To order']);
+  });
+
+  it('says how many old parts are to come back', async () => {
     const view = await opened([
       hose,
       { kind: 'part-priced', need: 'hose', priceCents: 9_000, coreChargeCents: 2_500 },

@@ -14,6 +14,7 @@ import {
   type PartToOrder,
 } from '@brisk/core/ledger';
 import { priceOf, spendingOf, type PriceLine } from '@brisk/core/parts';
+import { sumOf } from '@brisk/core/swap';
 import { duration, several } from '@brisk/core/words';
 import { format } from 'date-fns';
 import { RatesShed } from '../../planning/rates-shed';
@@ -122,9 +123,30 @@ export class Parts {
         waits: part.operation === undefined ? undefined : state?.work.operations.get(part.operation)?.title,
       };
     });
-    return GROUPS.map((group) => ({ ...group, parts: all.filter(({ stage }) => group.stages.includes(stage)) })).filter(
-      ({ parts }) => parts.length > 0,
-    );
+    return GROUPS.flatMap((group) => {
+      const parts = all.filter(({ stage }) => group.stages.includes(stage));
+      if (!group.prints) return [{ ...group, parts }];
+      // An order goes to one supplier: what is to be had from each stands together.
+      const suppliers = [...new Set(parts.map(({ supplier }) => supplier))].sort((one = '~', other = '~') =>
+        one.localeCompare(other),
+      );
+      return suppliers.map((supplier) => ({
+        ...group,
+        words: supplier === undefined ? group.words : `${group.words} from ${supplier}`,
+        parts: parts.filter((part) => part.supplier === supplier),
+      }));
+    }).filter(({ parts }) => parts.length > 0);
+  });
+
+  /** What was paid at the yard, as it was noted on the pull list of a swap. */
+  protected readonly yard = computed(() => {
+    const swap = this.desk.job()?.swap;
+    return swap ? sumOf(Object.values(swap.pulled)) : undefined;
+  });
+  /** All that is spent: the record’s, and the yard’s. */
+  protected readonly spent = computed(() => {
+    const { priceCents = 0, coreChargeCents = 0 } = this.yard() ?? {};
+    return (this.money()?.now.spent ?? 0) + priceCents + coreChargeCents;
   });
 
   /** Fasteners to be had new: they are on the list whether anybody thinks of them or not. */
