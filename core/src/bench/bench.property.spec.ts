@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { TEMPLATES, usualMap } from '../layouts/index.js';
 import { RULES_NOW, lumpOf, waysOut, type JobPlan } from '../connection-map/index.js';
-import { operationId } from '../teardown/index.js';
+import { descendantsOf, operationId } from '../teardown/index.js';
 import { workOf } from '../work/index.js';
 import { FATES, type BenchDecisions, type Fate } from './index.js';
 
@@ -66,6 +66,23 @@ describe('whatever is decided at the bench', () => {
         expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
       }),
       { numRuns: 60, seed: 14 },
+    );
+  });
+
+  it('works on nothing that hangs, and makes nothing in the machine safe anew', () => {
+    fc.assert(
+      fc.property(decided, (given) => {
+        const { work } = workFor(given);
+        const decidedOn = [...work.operations.values()].filter(
+          ({ phase, kind }) => phase === 'bench' && kind !== 'prepare',
+        );
+        const stood = descendantsOf(operationId.stand(), work);
+        for (const { id, station, condition } of decidedOn) {
+          expect([id, condition]).toEqual([id, undefined]);
+          if (station === 'bench' && id !== operationId.stand()) expect([id, stood.has(id)]).toEqual([id, true]);
+        }
+      }),
+      { numRuns: 60, seed: 16 },
     );
   });
 

@@ -91,6 +91,53 @@ describe('the bench of a job', () => {
     expect(work.bench.unreached.map(({ id }) => id).sort()).toEqual(['engine-mounts', 'sump-gasket']);
   });
 
+  it('makes nothing safe anew beside other work: what needs the cab tilted waits until it is', () => {
+    const { work, ids } = benchOn(
+      planOf('heavy-tilt-cab', 'gearbox', 'under'),
+      renewing('water-pump', 'timing-drive', 'output-seal'),
+    );
+    expect(work.bench.unreached.map(({ id }) => id).sort()).toEqual(['timing-drive', 'water-pump']);
+    expect(ids).toContain(operationId.renew('output-seal'));
+    expect(ids).not.toContain(operationId.renew('water-pump'));
+    expect(ids.filter((id) => work.operations.get(id)?.condition !== undefined)).toEqual([]);
+    // What was tried for it is taken back.
+    expect(ids).not.toContain(operationId.open('belt-run'));
+  });
+
+  it('sets it down before anything on it is undone, though nothing is parted', () => {
+    const { ids, work, comesBefore } = benchOn(
+      planOf('longitudinal-manual', 'engine', 'top-engine'),
+      renewing('sump-gasket'),
+    );
+    expect(work.bench.pairs).toEqual([]);
+    for (const id of ids.filter((one) => one !== operationId.stand() && work.operations.get(one)?.station === 'bench'))
+      expect([id, comesBefore(operationId.stand(), id)]).toEqual([id, true]);
+    expect(ids).toContain(operationId.stand());
+  });
+
+  it('hangs on the hoist what two do not carry', () => {
+    const heavy = planOf('heavy-tilt-cab', 'engine-with-gearbox', 'top');
+    const { work } = benchOn(heavy, {
+      ...exchanging('engine'),
+      units: new Map([
+        ['engine', { becomes: 'exchange', comesWith: [] }],
+        ['gearbox', { becomes: 'exchange', comesWith: [] }],
+      ]),
+    });
+    for (const part of ['flywheel', 'retarder'])
+      for (const id of [operationId.remove(part), operationId.fit(part)])
+        expect(work.operations.get(id)).toMatchObject({
+          hands: 2,
+          tools: ['engine hoist', 'rated slings'],
+          cautions: ['heavy', 'under-load'],
+          moves: ['weight'],
+        });
+    // A flywheel comes off for a seal as well, with no other engine: its bolts say what hangs on them.
+    const bolts = benchOn(heavy, renewing('rear-crank-seal')).work.operations.get(operationId.open('flywheel-bolts'));
+    expect(bolts).toMatchObject({ hands: 2, cautions: ['under-load'] });
+    expect(bolts?.tools).toContain('engine hoist');
+  });
+
   it('has the clutch tried in every gear once the housing was parted at the bench', () => {
     expect(workOf(manual).operations.has(operationId.chore('try-clutch'))).toBe(false);
     expect(benchOn(manual, renewing('clutch')).work.operations.has(operationId.chore('try-clutch'))).toBe(true);

@@ -14,8 +14,16 @@ import {
   type Teardown,
 } from '../teardown/index.js';
 import type { BenchDecisions } from './decisions.js';
-import { apartEdges, changeEdges, lastBeforeLowering, partEdges, reachEdges, renewalEdges } from './edges.js';
-import { benchOperations, benchPlace, removalOf } from './operations.js';
+import {
+  apartEdges,
+  changeEdges,
+  lastBeforeLowering,
+  partEdges,
+  reachEdges,
+  renewalEdges,
+  standEdges,
+} from './edges.js';
+import { benchOperations, benchPlace, removalOf, SET_ON_STAND } from './operations.js';
 import { benchRequired, type BenchRequirements } from './required.js';
 
 /** The work between out and back: what is done, in what order, and why each is there at all. */
@@ -42,6 +50,7 @@ export function benchOf(plan: JobPlan, teardown: Teardown, decisions: BenchDecis
     ...stageEdges(closed, stages),
     ...reachEdges(plan, required, opened, stages),
     ...partEdges(plan, required, stages),
+    ...standEdges(operations),
     ...apartEdges(required, opened, chores, stages),
     ...renewalEdges(required, stages),
   ];
@@ -62,7 +71,6 @@ export function benchOf(plan: JobPlan, teardown: Teardown, decisions: BenchDecis
     ...[...required.opened].map(([id, why]) => [operationId.open(id), why] as const),
     ...[...required.removed].map(([id, why]) => [operationId.remove(id), why] as const),
     ...[...required.drained].map(([id, why]) => [operationId.drain(id), why] as const),
-    ...[...required.conditions].map(([id, why]) => [operationId.establish(id), why] as const),
     ...required.pairs.map(({ leaves, why }) => [operationId.apart(leaves), why] as const),
     ...required.renewed.map(({ id, why }) => [operationId.renew(id), why] as const),
     ...chores.map(({ id, why }) => [operationId.chore(id), why] as const),
@@ -94,7 +102,10 @@ export function benchSteps(plan: JobPlan, teardown: Teardown, decisions: BenchDe
     const operation = choreOperation(chore);
     return { ...operation, ...benchPlace(isDoneOutside(plan, teardown, chore), operation) };
   });
-  return { required, chores, deeds, operations: [...doing, ...benchOperations(plan, teardown, required)] };
+  const decided = benchOperations(plan, teardown, required);
+  // Jobs begun before anything could be decided have chores out there, and no such step.
+  const stand = decided.some(({ station }) => station === 'bench') ? [SET_ON_STAND] : [];
+  return { required, chores, deeds, operations: [...stand, ...doing, ...decided] };
 }
 
 /** The way back of each connection that is opened at the bench. */

@@ -31,7 +31,7 @@ export function reachEdges(
   opened: readonly Connection[],
   stages: ReadonlyMap<ConnectionId, Stages>,
 ): readonly Precedence[] {
-  return opened.flatMap(({ id, access, circuit, needs }): readonly Precedence[] => {
+  return opened.flatMap(({ id, access, circuit }): readonly Precedence[] => {
     const own = stages.get(id);
     if (!own) return [];
     const drained = map.circuits.find((one) => one.id === circuit && required.drained.has(one.id));
@@ -54,17 +54,6 @@ export function reachEdges(
             } as const,
           ]
         : []),
-      ...needs.flatMap((need): readonly Precedence[] =>
-        required.conditions.has(need)
-          ? [
-              {
-                before: operationId.establish(need),
-                after: operationId.open(id),
-                reason: { kind: 'condition', words: 'It is needed for that.' },
-              },
-            ]
-          : [],
-      ),
     ];
   });
 
@@ -116,78 +105,79 @@ export function partEdges(
   );
 }
 
-/** It stands before it is parted; what ties the two is open before one is drawn off, and what is between is done by then. */
+/** It stands before anybody works on it. */
+export function standEdges(operations: readonly Operation[]): readonly Precedence[] {
+  const stand = operationId.stand();
+  if (!operations.some(({ id }) => id === stand)) return [];
+  return operations
+    .filter(({ id, station }) => id !== stand && station === 'bench')
+    .map(({ id }) => ({
+      before: stand,
+      after: id,
+      reason: { kind: 'safety', words: 'It stands by itself before anybody works on it.' },
+    }));
+}
+
+/** What ties two units is open before one is drawn off, and what is between the two is done by then. */
 export function apartEdges(
-  { pairs, replaced }: BenchRequirements,
+  { pairs }: BenchRequirements,
   opened: readonly Connection[],
   chores: readonly Chore[],
   stages: ReadonlyMap<ConnectionId, Stages>,
 ): readonly Precedence[] {
-  const standsFirst: Reason = {
-    kind: 'safety',
-    words: 'It stands by itself before anything that holds it together is undone.',
-  };
-  const stand = operationId.stand();
-  return [
-    ...(pairs.length > 0 || replaced.size > 0
-      ? opened.map(({ id }): Precedence => ({ before: stand, after: operationId.open(id), reason: standsFirst }))
-      : []),
-    ...pairs.flatMap(({ leaves, joints }): readonly Precedence[] => [
-      { before: stand, after: operationId.apart(leaves), reason: standsFirst },
-      {
-        before: operationId.apart(leaves),
-        after: operationId.together(leaves),
-        reason: sequence('Apart before together.'),
-      },
-      ...joints.flatMap((id): readonly Precedence[] => {
-        const own = stages.get(id);
-        if (!own) return [];
-        return [
-          {
-            before: operationId.open(id),
-            after: operationId.apart(leaves),
-            reason: { kind: 'part', words: 'It ties the two together until it is open.' },
-          },
-          {
-            before: operationId.together(leaves),
-            after: own.first,
-            reason: { kind: 'sequence', words: 'The faces meet by hand before any fastener goes in.' },
-          },
-        ];
-      }),
-      ...opened
-        .filter(
-          ({ id, access }) =>
-            !joints.includes(id) && access.some((need) => 'open' in need && joints.includes(need.open)),
-        )
-        .flatMap(({ id }): readonly Precedence[] => [
-          {
-            before: operationId.apart(leaves),
-            after: operationId.open(id),
-            reason: { kind: 'access', words: 'It is between the two.' },
-          },
-          {
-            before: stages.get(id)?.last ?? operationId.open(id),
-            after: operationId.together(leaves),
-            reason: { kind: 'access', words: 'With the two together it is not reached any more.' },
-          },
-        ]),
-      ...chores
-        .filter(({ before }) => before.some((deed) => 'connection' in deed && joints.includes(deed.connection)))
-        .flatMap(({ id }): readonly Precedence[] => [
-          {
-            before: operationId.apart(leaves),
-            after: operationId.chore(id),
-            reason: { kind: 'access', words: 'It is reached with the two apart.' },
-          },
-          {
-            before: operationId.chore(id),
-            after: operationId.together(leaves),
-            reason: { kind: 'access', words: 'With the two together it is not reached any more.' },
-          },
-        ]),
-    ]),
-  ];
+  return pairs.flatMap(({ leaves, joints }): readonly Precedence[] => [
+    {
+      before: operationId.apart(leaves),
+      after: operationId.together(leaves),
+      reason: sequence('Apart before together.'),
+    },
+    ...joints.flatMap((id): readonly Precedence[] => {
+      const own = stages.get(id);
+      if (!own) return [];
+      return [
+        {
+          before: operationId.open(id),
+          after: operationId.apart(leaves),
+          reason: { kind: 'part', words: 'It ties the two together until it is open.' },
+        },
+        {
+          before: operationId.together(leaves),
+          after: own.first,
+          reason: { kind: 'sequence', words: 'The faces meet by hand before any fastener goes in.' },
+        },
+      ];
+    }),
+    ...opened
+      .filter(
+        ({ id, access }) => !joints.includes(id) && access.some((need) => 'open' in need && joints.includes(need.open)),
+      )
+      .flatMap(({ id }): readonly Precedence[] => [
+        {
+          before: operationId.apart(leaves),
+          after: operationId.open(id),
+          reason: { kind: 'access', words: 'It is between the two.' },
+        },
+        {
+          before: stages.get(id)?.last ?? operationId.open(id),
+          after: operationId.together(leaves),
+          reason: { kind: 'access', words: 'With the two together it is not reached any more.' },
+        },
+      ]),
+    ...chores
+      .filter(({ before }) => before.some((deed) => 'connection' in deed && joints.includes(deed.connection)))
+      .flatMap(({ id }): readonly Precedence[] => [
+        {
+          before: operationId.apart(leaves),
+          after: operationId.chore(id),
+          reason: { kind: 'access', words: 'It is reached with the two apart.' },
+        },
+        {
+          before: operationId.chore(id),
+          after: operationId.together(leaves),
+          reason: { kind: 'access', words: 'With the two together it is not reached any more.' },
+        },
+      ]),
+  ]);
 }
 
 /** The other unit is held against the old one and stands in its place before anything goes over to it. */
@@ -220,7 +210,6 @@ export function changeEdges(
     const bare = sequence('The old one is bare before it leaves the stand.');
     const stands = sequence('The other one stands there before anything goes onto it.');
     return [
-      { before: operationId.stand(), after: change, reason: bare },
       {
         before: compared,
         after: change,

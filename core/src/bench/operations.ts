@@ -1,10 +1,21 @@
-import { lumpOf, partsById, type JobPlan, type Part, type PartId, type StepSpec } from '../connection-map/index.js';
+import {
+  lumpOf,
+  partsById,
+  type Caution,
+  type JobPlan,
+  type Part,
+  type PartId,
+  type StepSpec,
+} from '../connection-map/index.js';
 import { connectionOperations, fitting } from '../refit/index.js';
 import { openingTitle, operationId, type Operation, type Requirements } from '../teardown/index.js';
 import { drainsOut, type BenchRequirements, type Pair } from './required.js';
 
 /** What one person does not carry, in kg. */
 const ONE_CARRIES_KG = 20;
+
+/** What two people do not let down by hand from where it sits, in kg. */
+const TWO_CARRY_KG = 40;
 
 type Place = Pick<Operation, 'station' | 'height' | 'cautions'>;
 
@@ -107,8 +118,7 @@ export function benchOperations(plan: JobPlan, out: Requirements, bench: BenchRe
   );
   const units = [...bench.replaced.keys()].flatMap((unit) => changed(plan, otherName(plan, bench, unit), unit));
   const apart = bench.pairs.flatMap((pair) => partedSteps(pair, parts));
-  const stand = bench.pairs.length > 0 || bench.replaced.size > 0 ? [setOnStand] : [];
-  return [...stand, ...opens, ...moved, ...drains, ...conditions, ...apart, ...units, ...renewed, ...closes];
+  return [...opens, ...moved, ...drains, ...conditions, ...apart, ...units, ...renewed, ...closes];
 }
 
 /** What the other one is called: a powerpack where several units come in one piece. */
@@ -134,14 +144,11 @@ const shift = (id: string, title: string, step: Partial<Operation>): Operation =
   ...step,
 });
 
-const setOnStand = shift(
-  operationId.stand(),
-  'Set it down on blocks or a stand, chocked, and the gearbox end held up',
-  {
-    tools: ['engine hoist', 'rated slings', 'wood blocks', 'wedges'],
-    tip: 'It stands by itself before the hoist goes slack: rock it by hand. Never on the sump alone.',
-  },
-);
+/** What comes before anything is worked at that hung on the hoist until now. */
+export const SET_ON_STAND = shift(operationId.stand(), 'Set it down on blocks or a stand, chocked, every end held up', {
+  tools: ['engine hoist', 'rated slings', 'wood blocks', 'wedges'],
+  tip: 'It stands by itself before the hoist goes slack: rock it by hand. Never on the sump alone.',
+});
 
 function partedSteps({ stays, leaves }: Pair, parts: ReadonlyMap<PartId, Part>): readonly Operation[] {
   const [heavy, light] = [parts.get(stays)?.name ?? stays, parts.get(leaves)?.name ?? leaves];
@@ -197,22 +204,39 @@ function changed({ map }: JobPlan, name: string, unit: PartId): readonly Operati
   ];
 }
 
-/** How a part comes away: as the map says, or as such a weight does. */
+/** How a part comes away with all that rides on it: as the map says, or as such a weight does. */
 export function removalOf({ map }: JobPlan, part: Part): StepSpec {
   if (part.removal) return part.removal;
-  const kg = part.massKg ?? 0;
+  const lump = lumpOf(map, [part.id]);
+  const kg = map.parts.reduce((sum, { id, massKg = 0 }) => (lump.has(id) ? sum + massKg : sum), 0);
   const heavy = kg > ONE_CARRIES_KG;
+  const hoisted = kg > TWO_CARRY_KG;
   const isLive = map.connections.some(
     ({ between, cautions }) => between.includes(part.id) && cautions.includes('high-voltage'),
   );
+  const cautions: readonly Caution[] = [
+    ...(heavy ? (['heavy'] as const) : []),
+    ...(hoisted ? (['under-load'] as const) : []),
+    // Whoever may undo it may carry it.
+    ...(isLive ? (['high-voltage'] as const) : []),
+  ];
   return {
     title: `Take the ${part.name} off`,
     station: map.connections.find(({ between }) => between.includes(part.id))?.station ?? 'bench',
     height: 'either',
     hands: heavy ? 2 : 1,
-    tools: [],
-    minutes: heavy ? { low: 2, likely: 5, high: 12 } : { low: 1, likely: 2, high: 4 },
-    // Whoever may undo it may carry it.
-    cautions: [...(heavy ? (['heavy'] as const) : []), ...(isLive ? (['high-voltage'] as const) : [])],
+    tools: hoisted ? ['engine hoist', 'rated slings'] : [],
+    minutes: hoisted
+      ? { low: 5, likely: 12, high: 25 }
+      : heavy
+        ? { low: 2, likely: 5, high: 12 }
+        : { low: 1, likely: 2, high: 4 },
+    cautions,
+    ...(hoisted
+      ? {
+          moves: ['weight'] as const,
+          tip: 'Its weight on the sling before the last fastener is out, and until the first one is in again.',
+        }
+      : {}),
   };
 }

@@ -36,7 +36,7 @@ export interface BenchRequirements {
   readonly pairs: readonly Pair[];
   /** What is renewed, and is reached. */
   readonly renewed: readonly Renewal[];
-  /** What was chosen and is not reached while the powerpack is out this way. */
+  /** What was chosen and is no work for the bench this way: not reached, or the machine would have to be made ready for it. */
   readonly unreached: readonly Renewal[];
   /** Units that another one takes the place of, by the first that comes in one piece, and all that stays on the old one. */
   readonly replaced: ReadonlyMap<PartId, ReadonlySet<PartId>>;
@@ -120,18 +120,15 @@ export function benchRequired(plan: JobPlan, out: Requirements, decisions: Bench
     for (let next = waiting.pop(); next; next = waiting.pop()) next();
   }
   const massOf = (lump: ReadonlySet<PartId>) => [...lump].reduce((sum, id) => sum + (parts.get(id)?.massKg ?? 0), 0);
-  /** Draws two units apart; false where neither of them is out. */
-  function part([one, other]: readonly [PartId, PartId], why: string): boolean {
-    if (out.lump.has(one) !== out.lump.has(other)) return true;
-    if (!out.lump.has(one)) return false;
-    // Parted under the machine already.
-    if (between(one, other).every(({ id }) => out.opened.has(id))) return true;
+  /** Draws two units apart that are out, and not parted under the machine already. */
+  function part([one, other]: readonly [PartId, PartId], why: string) {
+    if (!out.lump.has(one) || !out.lump.has(other)) return;
+    if (between(one, other).every(({ id }) => out.opened.has(id))) return;
     const [stays, leaves] = massOf(lumpOf(map, [one])) < massOf(lumpOf(map, [other])) ? [other, one] : [one, other];
-    if (pairs.some((pair) => pair.leaves === leaves && pair.stays === stays)) return true;
+    if (pairs.some((pair) => pair.leaves === leaves && pair.stays === stays)) return;
     const joints = crossing(map.connections, lumpOf(map, [leaves])).filter(inside);
     for (const { id } of joints) open(id, why);
     pairs.push({ stays, leaves, joints: joints.map(({ id }) => id), why });
-    return true;
   }
   const between = (one: PartId, other: PartId) => {
     const [ones, others] = [lumpOf(map, [one]), lumpOf(map, [other])];
@@ -163,39 +160,45 @@ export function benchRequired(plan: JobPlan, out: Requirements, decisions: Bench
   const unreached: Renewal[] = [];
   for (const renewal of renewalsOf(plan, decisions)) {
     if (!decisions.now.has(renewal.id) || !parts.has(renewal.at)) continue;
-    const canBe = renewal.reach.every((need) => {
+    const before = { opened: opened.size, removed: removed.size, drained: drained.size, conditions: conditions.size };
+    const pairsBefore = pairs.length;
+    const isOut = renewal.reach.every((need) => {
       if ('out' in need) return out.lump.has(need.out);
-      if ('parted' in need) return need.parted.some((unit) => out.lump.has(unit));
-      return !loosensTheMachine('open' in need ? { open: need.open } : { removed: need.removed }, new Set());
+      return !('parted' in need) || need.parted.some((unit) => out.lump.has(unit));
     });
-    (canBe ? renewed : unreached).push(renewal);
-    if (!canBe) continue;
-    for (const need of renewal.reach) clear(need, renewal);
-    if (renewal.drains !== undefined) drain(renewal.drains, `it for the ${renewal.name}`);
-    settle();
+    if (isOut) {
+      for (const need of renewal.reach) clear(need, renewal);
+      if (renewal.drains !== undefined) drain(renewal.drains, `it for the ${renewal.name}`);
+      if (!there.has(renewal.at)) for (const need of reachOf(map, renewal)) bringAbout(need, renewal.name);
+      settle();
+    }
+    if (isOut && !isNoBenchWork(before)) {
+      renewed.push(renewal);
+      continue;
+    }
+    unreached.push(renewal);
+    keepFirst(opened, before.opened);
+    keepFirst(removed, before.removed);
+    keepFirst(drained, before.drained);
+    keepFirst(conditions, before.conditions);
+    pairs.length = pairsBefore;
   }
-  /** Whether it undoes what still carries weight in the machine: that is no work beside something else. */
-  function loosensTheMachine(
-    need: { readonly open: ConnectionId } | { readonly removed: PartId },
-    seen: Set<string>,
-  ): boolean {
+  /**
+   * Whether what was added last is no work beside something else: it undoes what carries weight in the machine, takes
+   * from it what is stripped before a lift, or needs the machine made safe or held in a way that it is not now.
+   */
+  function isNoBenchWork(before: { readonly opened: number; readonly removed: number; readonly conditions: number }) {
     // With everything in its place a mount is changed with the weight taken.
     if (out.lump.size === 0) return false;
-    const id = 'open' in need ? need.open : need.removed;
-    if (seen.has(id)) return false;
-    seen.add(id);
-    if ('removed' in need) {
-      const lump = lumpOf(map, [need.removed]);
-      // What takes two hands to let down in the machine is stripped before the lift, with all that belongs to that.
-      if (!there.has(need.removed) && !out.removed.has(need.removed) && massOf(lump) > HEAVY_KG) return true;
-      return crossing(map.connections, lump).some((held) => loosensTheMachine({ open: held.id }, seen));
-    }
-    const connection = connections.get(id);
-    if (!connection || out.opened.has(id)) return false;
-    if (connection.carriesLoad && !inside(connection)) return true;
-    return (
-      !inside(connection) && connection.access.some((access) => !access.orderOnly && loosensTheMachine(access, seen))
-    );
+    if (conditions.size > before.conditions) return true;
+    const loosens = [...opened.keys()].slice(before.opened).some((id) => {
+      const connection = connections.get(id);
+      return connection?.carriesLoad === true && !inside(connection);
+    });
+    const strips = [...removed.keys()]
+      .slice(before.removed)
+      .some((id) => !there.has(id) && massOf(lumpOf(map, [id])) > HEAVY_KG);
+    return loosens || strips;
   }
   function clear(need: Reach, { name, at }: Renewal) {
     const why = `The ${name}: ${need.why}`;
@@ -241,6 +244,11 @@ function staysOn(
   const riding = lumpOf(map, [unit]);
   for (const { id } of own) if (riding.has(id)) for (const rider of lumpOf(map, [id])) stays.add(rider);
   return stays;
+}
+
+/** Takes back all that came into `added` after its first `count`. */
+function keepFirst<K>(added: Map<K, string>, count: number) {
+  for (const key of [...added.keys()].slice(count)) added.delete(key);
 }
 
 /** Whether all that holds `circuit` is out of the machine: what the machine keeps of it was opened with the powerpack. */

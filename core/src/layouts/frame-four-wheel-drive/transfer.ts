@@ -75,8 +75,9 @@ export const transferBox: Piece = {
       [15, 30, 60],
       {
         hands: 2,
-        tools: ['17 mm ratchet', 'long extension'],
-        cautions: ['heavy'],
+        tools: ['17 mm ratchet', 'long extension', 'engine hoist', 'rated slings'],
+        cautions: ['heavy', 'under-load'],
+        tip: 'Its weight on the sling before the last bolt is out.',
         set: { count: 8, what: 'M10×1.5 × 45, 17 mm' },
         access: [behind('front-propshaft', 'The shaft is in the way of two bolts.')],
         nm: 48,

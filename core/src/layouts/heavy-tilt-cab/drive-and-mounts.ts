@@ -72,8 +72,9 @@ export const driveAndMounts: Piece = {
     driveline.linkage('shift-tube-cab', 'the shift tube at the cab', ['shift-tube', 'cab'], below, [2, 4, 8]),
     driveline.bolted('retarder-bolts', 'the retarder', ['retarder', 'gearbox'], below, [20, 40, 80], {
       hands: 2,
-      tools: ['19 mm ratchet'],
-      cautions: ['heavy'],
+      tools: ['19 mm ratchet', 'engine hoist', 'rated slings'],
+      cautions: ['heavy', 'under-load'],
+      tip: 'Its weight on the sling before the last bolt is out.',
       set: { count: 8, what: 'M12×1.75 × 55, 19 mm' },
       nm: 85,
     }),

@@ -1,4 +1,4 @@
-import type { FastenerSet, Part } from '../../connection-map/index.js';
+import type { Caution, FastenerSet, Part } from '../../connection-map/index.js';
 import { minutes, removal, top, type Time } from '../author.js';
 import type { Change } from '../template.js';
 
@@ -9,15 +9,20 @@ interface Heavier {
   readonly nm?: number;
   readonly deg?: number;
   readonly hands?: 1 | 2;
+  /** What stands on the way out. */
+  readonly tip?: string;
+  readonly cautions?: readonly Caution[];
   /** What stands on the way back. */
   readonly back?: string;
 }
 
-const heavier = ({ set, tools, time, nm, deg, hands, back }: Heavier): Change => ({
+const heavier = ({ set, tools, time, nm, deg, hands, tip, cautions, back }: Heavier): Change => ({
   fasteners: 'count' in set ? [set] : set,
   tools,
   minutes: minutes(...time),
   ...(hands ? { hands } : {}),
+  ...(tip === undefined ? {} : { tip }),
+  ...(cautions ? { cautions } : {}),
   refit: {
     minutes: minutes(...time),
     ...(nm === undefined ? {} : { torque: { targetNm: nm, ...(deg === undefined ? {} : { angleDeg: deg }) } }),
@@ -61,6 +66,26 @@ export const HEAVIER: Readonly<Record<string, Change>> = {
     nm: 85,
     hands: 2,
     back: 'Dowels in, faces together by hand; the shaft meshes by turning. Never pull a gearbox in with its bolts.',
+  }),
+  'flywheel-bolts': heavier({
+    set: { count: 10, what: 'M14×1.5 × 45, 22 mm', singleUse: true },
+    tools: ['22 mm ratchet', 'breaker bar', 'flywheel holder', 'engine hoist', 'rated slings', 'guide studs'],
+    time: [25, 45, 90],
+    nm: 60,
+    deg: 120,
+    hands: 2,
+    tip: 'Two guide studs in, its weight on the sling before the last bolt is out. Feet and fingers clear.',
+    cautions: ['under-load'],
+    back: 'Hung in over the guide studs; off the sling once three bolts hold it.',
+  }),
+  'turbo-nuts': heavier({
+    set: { count: 4, what: 'M10 copper nut, 17 mm', singleUse: true },
+    tools: ['17 mm ratchet', 'penetrant'],
+    time: [15, 30, 70],
+    nm: 45,
+    hands: 2,
+    cautions: ['heavy'],
+    tip: 'One holds it while the last nut comes off.',
   }),
   'prop-rear': flange,
   'prop-centre': heavier({
