@@ -22,7 +22,9 @@ import { frontPipeSoaked } from '../systems/heat-and-rust.js';
 import { oilChange } from '../systems/oil-change.js';
 import { cleanBay, coveredPaint } from '../systems/paint-and-bay.js';
 import { insideTheEngine } from '../systems/inside-the-engine.js';
-import { worthBetween, worthOnTheEngine, worthOnTheGearbox } from '../systems/worth-renewing.js';
+import { worthBetween } from '../systems/worth-renewing/between-engine-and-gearbox.js';
+import { worthOnTheEngine } from '../systems/worth-renewing/on-the-engine.js';
+import { worthOnTheGearbox } from '../systems/worth-renewing/on-the-gearbox.js';
 import { clutchWork } from '../systems/clutch-work.js';
 
 export const frameFourWheelDrive: Template = {

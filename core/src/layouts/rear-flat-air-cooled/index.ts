@@ -12,7 +12,8 @@ import { gearboxOnJack } from '../systems/supports.js';
 import { offer, type Template } from '../template.js';
 import { flatEngine } from './flat-engine.js';
 import { coolAndSoak } from '../systems/heat-and-rust.js';
-import { worthBetween, worthOnASmallEngine } from '../systems/worth-renewing.js';
+import { worthBetween } from '../systems/worth-renewing/between-engine-and-gearbox.js';
+import { worthOnASmallEngine } from '../systems/worth-renewing/on-a-small-engine.js';
 import { clutchWork } from '../systems/clutch-work.js';
 import { cleanBay } from '../systems/paint-and-bay.js';
 

@@ -12,7 +12,7 @@ import { petrol } from '../systems/petrol.js';
 import { offer, type Template } from '../template.js';
 import { engineDeck } from './engine-deck.js';
 import { coolAndSoak } from '../systems/heat-and-rust.js';
-import { worthOnASmallEngine } from '../systems/worth-renewing.js';
+import { worthOnASmallEngine } from '../systems/worth-renewing/on-a-small-engine.js';
 import { oilChange } from '../systems/oil-change.js';
 
 const hoist = { station: 'rear', height: 'ground', tools: ['engine hoist', 'rated sling'] } as const;
