@@ -14,13 +14,24 @@ export class SheetError extends Error {
   override readonly name = 'SheetError';
 }
 
-export const MOST_BYTES = 8 * 1024 * 1024;
+const MEGABYTE = 1024 * 1024;
+export const MOST_BYTES = 8 * MEGABYTE;
 export const MOST_ROWS = 20_000;
+
+/** What is in `file`, unless it is larger than `mostBytes`. Throws {@link SheetError}. */
+export async function bytesOf(file: File, mostBytes = MOST_BYTES): Promise<ArrayBuffer> {
+  refuseLarge(file.size, mostBytes);
+  return file.arrayBuffer();
+}
+
+function refuseLarge(bytes: number, mostBytes: number) {
+  if (bytes > mostBytes)
+    throw new SheetError(`The file is larger than ${mostBytes / MEGABYTE} MB; part it, or leave columns out.`);
+}
 
 /** Reads spreadsheet text of at most `mostRows` lines, whatever it is written in and parted by. Throws {@link SheetError}. */
 export function readSheet(bytes: ArrayBuffer, mostRows = MOST_ROWS): Sheet {
-  if (bytes.byteLength > MOST_BYTES)
-    throw new SheetError('The file is larger than 8 MB; part it, or leave columns out.');
+  refuseLarge(bytes.byteLength, MOST_BYTES);
   const { text: read, encoding } = decoded(bytes);
   // Files put together from several have several line ends.
   const text = read.replace(/\r\n?/g, '\n');

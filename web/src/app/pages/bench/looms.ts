@@ -1,14 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatIcon } from '@angular/material/icon';
+import { MatProgressBar } from '@angular/material/progress-bar';
 import { LOOM_WORDS, LOOMS, type Loom } from '@brisk/core/ledger';
-import { spliceList, type Pin, type PinTable, type Splice } from '@brisk/core/pin-tables';
+import type { Pin, PinTable, Splice, SpliceLine } from '@brisk/core/pin-tables';
 import { sentence, several } from '@brisk/core/words';
 import equal from 'fast-deep-equal/es6';
+import { finalize } from 'rxjs';
+import { Reckoning } from '../../planning/reckoning';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
-import { readSheet, SheetError, writeSheet } from '../../ui/csv';
+import { bytesOf, readSheet, SheetError, writeSheet } from '../../ui/csv';
 import { FileKey } from '../../ui/file-key';
 import { saveFile } from '../../ui/save-file';
 import { BenchTabs } from './bench-tabs';
@@ -25,11 +28,13 @@ const SPLICE_WORDS: Readonly<Record<Splice, string>> = {
 /** Of the lines that cannot be taken, so many are named. */
 const MOST_BAD = 8;
 const MOST_PINS = 400;
+/** So many pins are never longer. */
+const MOST_TABLE_BYTES = 1024 * 1024;
 
 /** Two looms pin by pin: their tables read in, matched, and made into a list of splices to be ticked. */
 @Component({
   selector: 'bl-looms',
-  imports: [BenchTabs, FileKey, MatButton, MatCheckbox, MatIcon],
+  imports: [BenchTabs, FileKey, MatButton, MatCheckbox, MatIcon, MatProgressBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './looms.html',
   styleUrl: './looms.scss',
@@ -37,6 +42,7 @@ const MOST_PINS = 400;
 export class Looms {
   private readonly desk = inject(Desk);
   private readonly recorder = inject(Recorder);
+  private readonly reckoning = inject(Reckoning);
   protected readonly sentence = sentence;
   protected readonly several = several;
   protected readonly trouble = signal('');
@@ -53,10 +59,9 @@ export class Looms {
     },
     { equal },
   );
-  private readonly lines = computed(() => {
-    const { host, engine } = this.tables();
-    return host.length === 0 || engine.length === 0 ? [] : spliceList(host, engine);
-  });
+  private readonly lines = signal<readonly SpliceLine[]>([]);
+  /** Both are read, and are being matched. */
+  protected readonly matching = signal(false);
   protected readonly groups = computed(() => {
     const made = this.desk.state()?.splices;
     const lines = this.lines().map((line) => ({ ...line, made: made?.get(line.id) }));
@@ -73,6 +78,23 @@ export class Looms {
         .flatMap(({ lines }) => lines)
         .filter(({ made }) => !made).length,
   );
+
+  constructor() {
+    effect((onCleanup) => {
+      const { host, engine } = this.tables();
+      this.lines.set([]);
+      if (host.length === 0 || engine.length === 0) return;
+      this.matching.set(true);
+      const running = this.reckoning
+        .splices(host, engine)
+        .pipe(finalize(() => this.matching.set(false)))
+        .subscribe({
+          next: (lines) => this.lines.set(lines),
+          error: (error: Error) => this.trouble.set(error.message),
+        });
+      onCleanup(() => running.unsubscribe());
+    });
+  }
 
   protected at(pin: Pin | undefined): string {
     if (!pin) return '—';
@@ -92,7 +114,7 @@ export class Looms {
     this.bad.set([]);
     let table: PinTable;
     try {
-      table = pinsIn(readSheet(await file.arrayBuffer(), MOST_PINS));
+      table = pinsIn(readSheet(await bytesOf(file, MOST_TABLE_BYTES), MOST_PINS));
     } catch (error) {
       if (!(error instanceof SheetError)) throw error;
       this.trouble.set(error.message);

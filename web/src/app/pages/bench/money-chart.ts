@@ -19,6 +19,7 @@ import {
   Tooltip,
 } from 'chart.js';
 import { Night } from '../../session/night';
+import { chartLook, coloursOn } from '../../ui/chart-look';
 
 Chart.register(CategoryScale, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip);
 
@@ -44,7 +45,7 @@ export class MoneyChart {
       const budget = this.budgetCents();
       const currency = this.currency();
       const element = this.canvas().nativeElement;
-      const colour = (name: string) => getComputedStyle(element).getPropertyValue(name).trim();
+      const colour = coloursOn(element);
       this.chart = new Chart(element, {
         type: 'line',
         data: {
@@ -72,20 +73,7 @@ export class MoneyChart {
                 ]),
           ],
         },
-        options: {
-          animation: false,
-          maintainAspectRatio: false,
-          color: colour('--ink'),
-          scales: {
-            y: {
-              beginAtZero: true,
-              ticks: { color: colour('--ink'), callback: (value) => `${value} ${currency}` },
-              grid: { color: colour('--line') },
-            },
-            x: { ticks: { color: colour('--ink') }, grid: { display: false } },
-          },
-          plugins: { legend: { labels: { color: colour('--ink'), boxWidth: 18 } } },
-        },
+        options: chartLook(colour, currency, { beginAtZero: true }),
       });
       onCleanup(() => this.chart?.destroy());
     });

@@ -105,6 +105,21 @@ describe('parts and money', () => {
     expect(view.text()).toContain('due 2026-03-09');
   });
 
+  it('does not read a file that is larger than any list', async () => {
+    const view = await opened([hose, numbered]);
+    const input = view.element.querySelector<HTMLInputElement>('input[type=file]');
+    let isRead = false;
+    const arrayBuffer = () => {
+      isRead = true;
+      return Promise.resolve(new ArrayBuffer(0));
+    };
+    Object.defineProperty(input, 'files', { value: [{ name: 'all.csv', size: 9e6, arrayBuffer }], configurable: true });
+    input?.dispatchEvent(new Event('change'));
+    await view.settle();
+    expect(view.text()).toContain('The file is larger than 8 MB');
+    expect(isRead).toBe(false);
+  });
+
   it('reads a price list, tries it first, names the lines that cannot be taken, and writes only what fits', async () => {
     const view = await opened([hose, numbered]);
     const list =

@@ -1,6 +1,7 @@
 import { inject, Injectable, InjectionToken, signal, type OnDestroy } from '@angular/core';
 import type { PartToOrder } from '@brisk/core/ledger';
 import type { PriceMapping } from '@brisk/core/parts';
+import { bytesOf, SheetError } from '../../ui/csv';
 import type { WorkerLine } from '../../ui/worker-line';
 import type { PricesFailed, PricesRead, PricesTried, PriceWork } from './price-work';
 
@@ -30,14 +31,14 @@ export class PriceSheet implements OnDestroy {
   async read(file: File): Promise<void> {
     this.close();
     try {
+      const bytes = await bytesOf(file);
       this.line ??= this.makeLine();
-      const bytes = await file.arrayBuffer();
       const read = await (await this.line).ask<PricesRead | PricesFailed>((work) => work.read(bytes));
       if ('failed' in read) this.trouble.set(read.failed);
       else this.sheet.set({ ...read, file: file.name });
-    } catch {
-      this.hangUp();
-      this.trouble.set(FAILED);
+    } catch (error) {
+      if (!(error instanceof SheetError)) this.hangUp();
+      this.trouble.set(error instanceof SheetError ? error.message : FAILED);
     }
   }
 

@@ -21,6 +21,7 @@ import {
   Tooltip,
 } from 'chart.js';
 import { Night } from '../../session/night';
+import { chartLook, coloursOn } from '../../ui/chart-look';
 
 Chart.register(
   BarController,
@@ -56,7 +57,7 @@ export class VoltsChart {
       this.night.on();
       const attempts = this.attempts();
       const element = this.canvas().nativeElement;
-      const colour = (name: string) => getComputedStyle(element).getPropertyValue(name).trim();
+      const colour = coloursOn(element);
       const limit = (label: string, volts: number, dash: number[]) => ({
         type: 'line' as const,
         label,
@@ -86,21 +87,7 @@ export class VoltsChart {
             limit(`Cranking limit ${LOWEST_CRANKING_V} V`, LOWEST_CRANKING_V, [2, 3]),
           ],
         },
-        options: {
-          animation: false,
-          maintainAspectRatio: false,
-          color: colour('--ink'),
-          scales: {
-            y: {
-              min: 7,
-              suggestedMax: 13,
-              ticks: { color: colour('--ink'), callback: (volts) => `${volts} V` },
-              grid: { color: colour('--line') },
-            },
-            x: { ticks: { color: colour('--ink') }, grid: { display: false } },
-          },
-          plugins: { legend: { labels: { color: colour('--ink'), boxWidth: 18 } } },
-        },
+        options: chartLook(colour, 'V', { min: 7, suggestedMax: 13 }),
       });
       onCleanup(() => this.chart?.destroy());
     });

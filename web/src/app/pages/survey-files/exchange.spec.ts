@@ -80,8 +80,8 @@ describe('reading a spreadsheet file', () => {
 
 /** The worker’s work on the test’s own thread. */
 class OwnThread implements Pick<SheetReader, 'read' | 'tryOn'> {
-  read(bytes: ArrayBuffer) {
-    return Promise.resolve(sheetWork.read(bytes));
+  async read(file: File) {
+    return sheetWork.read(await file.arrayBuffer());
   }
   tryOn(...asked: Parameters<SheetReader['tryOn']>) {
     return Promise.resolve(sheetWork.tryOn(...asked));

@@ -101,7 +101,7 @@ export class Files {
     this.letGo();
     this.file.set(file.name);
     this.busy.set('Reading the file…');
-    const told = await this.reader.read(await file.arrayBuffer());
+    const told = await this.reader.read(file);
     this.busy.set('');
     if ('failed' in told) {
       this.trouble.set(told.failed);

@@ -1,6 +1,7 @@
 import { Injectable } from '@angular/core';
 import type { ConnectionMap } from '@brisk/core/connection-map';
 import type { Mapping, Table } from '@brisk/core/exchange';
+import { bytesOf, SheetError } from '../../ui/csv';
 import type { WorkerLine } from '../../ui/worker-line';
 import type { SheetFailed, SheetRead, SheetTried, SheetWork } from './sheet-work';
 
@@ -12,8 +13,13 @@ export class SheetReader {
   private line: Promise<WorkerLine<SheetWork>> | undefined;
 
   /** Reads a file; its rows stay with the worker until the next one. */
-  read(bytes: ArrayBuffer): Promise<SheetRead | SheetFailed> {
-    return this.asked((line) => line.ask<SheetRead | SheetFailed>((work) => work.read(bytes)));
+  async read(file: File): Promise<SheetRead | SheetFailed> {
+    try {
+      const bytes = await bytesOf(file);
+      return await this.asked((line) => line.ask<SheetRead | SheetFailed>((work) => work.read(bytes)));
+    } catch (error) {
+      return error instanceof SheetError ? { failed: error.message } : FAILED;
+    }
   }
 
   /** What the rows of the file read last would do to `map`, with at most `mostBad` of the lines that cannot be taken. */
