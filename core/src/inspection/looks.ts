@@ -1,5 +1,4 @@
-import type { System } from '../connection-map/index.js';
-import type { JobPlan } from '../connection-map/index.js';
+import type { JobPlan, System } from '../connection-map/index.js';
 
 /** One answer to a look: nothing, worth watching, or bad. */
 export interface LookAnswer {

@@ -1,3 +1,5 @@
+import { sentence } from '../words/index.js';
+
 /** What is measured on a unit: one figure a cylinder, or one against the maker’s limits. */
 export const READINGS = ['compression', 'leak-down', 'end-float', 'run-out', 'backlash'] as const;
 export type Reading = (typeof READINGS)[number];
@@ -67,8 +69,4 @@ export function judgeReadings(
   return out === undefined
     ? { grade: 0, words: `Within the maker’s ${range}.` }
     : { grade: 2, words: `${out} mm is outside the maker’s ${range}.` };
-}
-
-function sentence(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }

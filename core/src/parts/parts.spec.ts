@@ -50,7 +50,19 @@ describe('what a job costs', () => {
       byDay: [{ cents: 0 }],
     });
     const core = folded(pump, priced, ordered, arrived, { kind: 'core-returned', need: 'pump' });
-    expect(spendingOf(core, USUAL_RATES, dayOf)).toMatchObject({ now: { cores: 0 }, byDay: [{ cents: 10_000 }] });
+    expect(spendingOf(core, USUAL_RATES, dayOf)).toMatchObject({
+      now: { cores: 0, coresOwing: 0 },
+      byDay: [{ cents: 10_000 }],
+    });
+  });
+
+  it('counts the old parts that are still to go back, and the day the first of them is due', () => {
+    const due: EntryBody = { ...priced, coreDueOn: '2026-04-01' };
+    expect(spendingOf(folded(pump, due), USUAL_RATES, dayOf).now).not.toHaveProperty('firstCoreDueOn');
+    expect(spendingOf(folded(pump, due, ordered), USUAL_RATES, dayOf).now).toMatchObject({
+      coresOwing: 1,
+      firstCoreDueOn: '2026-04-01',
+    });
   });
 
   it('says how many parts nobody knows a price of', () => {

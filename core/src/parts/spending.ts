@@ -9,6 +9,9 @@ export interface Spending {
   readonly toCome: number;
   /** Core charges paid that are to come back. */
   readonly cores: number;
+  /** Old parts that are still to go back for that, and the first day one of them is due. */
+  readonly coresOwing: number;
+  readonly firstCoreDueOn?: string;
   /** Tool hire, machine shop, fluids and the like. */
   readonly costs: number;
   /** Hours recorded, at the shop’s rate. */
@@ -45,9 +48,11 @@ export function spendingOf(
   const sum = (stages: readonly PartStage[], of: (part: PartToOrder) => number) =>
     parts.reduce((total, part) => (stages.includes(part.stage) ? total + of(part) : total), 0);
   const ordered = sum(BOUND, (part) => priceOf(part) ?? 0);
-  const cores = sum(BOUND, ({ coreChargeCents = 0, quantity, coreReturned }) =>
-    coreReturned ? 0 : coreChargeCents * quantity,
+  const owing = parts.filter(
+    ({ stage, coreChargeCents = 0, coreReturned }) => BOUND.includes(stage) && coreChargeCents > 0 && !coreReturned,
   );
+  const cores = owing.reduce((total, { coreChargeCents = 0, quantity }) => total + coreChargeCents * quantity, 0);
+  const [firstCoreDueOn] = owing.flatMap(({ coreDueOn }) => coreDueOn ?? []).sort();
   const costs = [...state.costs.values()].reduce((total, { cents }) => total + cents, 0);
   const hoursMin = [...minutesByStop(state).values()].reduce((total, minutes) => total + minutes, 0);
   const hours = Math.round((hoursMin * hourCents) / 60);
@@ -56,6 +61,8 @@ export function spendingOf(
       ordered,
       toCome: sum(COMING, (part) => priceOf(part) ?? 0),
       cores,
+      coresOwing: owing.length,
+      ...(firstCoreDueOn === undefined ? {} : { firstCoreDueOn }),
       costs,
       hours,
       hoursMin,

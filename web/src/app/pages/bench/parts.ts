@@ -101,13 +101,9 @@ export class Parts {
     return left >= 0 ? `${this.words(left)} left for parts` : `${this.words(-left)} over the limit for parts`;
   });
   protected readonly coresWords = computed(() => {
-    const owing = [...(this.desk.state()?.needs.values() ?? [])].filter(
-      ({ coreChargeCents, coreReturned, stage }) =>
-        coreChargeCents !== undefined && !coreReturned && stage !== 'returned' && stage !== 'needed',
-    );
-    const first = owing.flatMap(({ coreDueOn }) => coreDueOn ?? []).sort()[0];
-    if (owing.length === 0) return 'none';
-    return `${several(owing.length, 'old part')}${first === undefined ? '' : `, the first by ${first}`}`;
+    const { coresOwing = 0, firstCoreDueOn: first } = this.money()?.now ?? {};
+    if (coresOwing === 0) return 'none';
+    return `${several(coresOwing, 'old part')}${first === undefined ? '' : `, the first by ${first}`}`;
   });
 
   protected readonly groups = computed(() => {
