@@ -468,12 +468,10 @@ function tug() {
     12,
     { kind: 'life-guessed', renewal: 'water-pump', yearsLeft: 2 },
     { kind: 'life-guessed', renewal: 'clutch', yearsLeft: 7 },
-    { kind: 'renewal-decided', renewal: 'water-pump', doIt: 'now' },
-    { kind: 'renewal-decided', renewal: 'thermostat', doIt: 'now' },
-    { kind: 'renewal-decided', renewal: 'rear-hoses', doIt: 'now' },
+    { kind: 'renewal-decided', renewals: ['water-pump', 'thermostat', 'rear-hoses'], doIt: 'now' },
     {
       kind: 'renewal-decided',
-      renewal: 'clutch',
+      renewals: ['clutch'],
       doIt: 'later',
       reason: 'Disc 8.1 mm at the yard: two thirds are left',
     },
@@ -612,9 +610,7 @@ function pickup() {
       coreDueOn: '2027-01-15',
     },
     { kind: 'part-moved-on', need: 'unit-engine', to: 'ordered', expectedOn: '2026-11-20' },
-    { kind: 'renewal-decided', renewal: 'clutch', doIt: 'now' },
-    { kind: 'renewal-decided', renewal: 'rear-crank-seal', doIt: 'now' },
-    { kind: 'renewal-decided', renewal: 'release-bearing', doIt: 'now' },
+    { kind: 'renewal-decided', renewals: ['clutch', 'rear-crank-seal', 'release-bearing'], doIt: 'now' },
   );
   crew.workUntil((state) => stopOf(state) === 'bench');
   crew.write('Ines', 3, { kind: 'part-moved-on', need: 'unit-engine', to: 'arrived' });

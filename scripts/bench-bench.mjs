@@ -40,7 +40,7 @@ tell('derive out, bench and back with all renewed and another engine', median(de
 });
 const decisions = [
   { kind: 'unit-decided', unit: 'engine', becomes: 'exchange', comesWith: [] },
-  ...map.renewals.map(({ id }) => ({ kind: 'renewal-decided', renewal: id, doIt: 'now' })),
+  { kind: 'renewal-decided', renewals: map.renewals.map(({ id }) => id), doIt: 'now' },
 ].map((body, index) => ({ id: `entry-${index}`, at: '2026-03-02T07:00:00.000Z', by: 'Ines', ...body }));
 const state = foldLedger(plan, decisions);
 const settings = usualSettings(['Ines', 'Tobias']);

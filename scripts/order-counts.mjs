@@ -337,9 +337,11 @@ while (looked < jobs) {
     ...way.powerpack.roots
       .filter((root) => ['engine', 'gearbox'].includes(root) && random() < 0.4)
       .map((unit) => ({ kind: 'unit-decided', unit, becomes: oneOf(['exchange', 'donor']), comesWith: [] })),
-    ...(map.renewals ?? [])
-      .filter(() => random() < 0.33)
-      .map(({ id }) => ({ kind: 'renewal-decided', renewal: id, doIt: 'now' })),
+    {
+      kind: 'renewal-decided',
+      renewals: (map.renewals ?? []).filter(() => random() < 0.33).map(({ id }) => id),
+      doIt: 'now',
+    },
   ].map((body, index) => ({ id: `entry-${index}`, at: '2026-03-02T07:00:00.000Z', by: 'Ines', ...body }));
   const state = foldLedger(plan, decided);
   const { work } = state;

@@ -34,7 +34,7 @@ for (const template of TEMPLATES.filter(({ layout }) => !named[0] || layout === 
         becomes: unit.split(':')[1],
         comesWith: [],
       })),
-      ...wanted.map((renewal) => ({ kind: 'renewal-decided', renewal, doIt: 'now' })),
+      ...(wanted.length > 0 ? [{ kind: 'renewal-decided', renewals: wanted, doIt: 'now' }] : []),
     ].map((body, index) => ({ id: `entry-${index}`, at: '2026-03-02T07:00:00.000Z', by: crew[0], ...body }));
     const state = foldLedger(plan, decided);
     for (const half of halves) {

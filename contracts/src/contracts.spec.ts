@@ -117,7 +117,7 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     comesWith: ['sump'],
     causeOfDeath: 'Bearing',
   },
-  'renewal-decided': { kind: 'renewal-decided', renewal: 'clutch', doIt: 'later', reason: 'New last year' },
+  'renewal-decided': { kind: 'renewal-decided', renewals: ['clutch'], doIt: 'later', reason: 'New last year' },
   'renewal-written': {
     kind: 'renewal-written',
     renewal: {

@@ -1,11 +1,17 @@
 import fc from 'fast-check';
 import { TEMPLATES, usualMap } from '../layouts/index.js';
-import { RULES_NOW, lumpOf, waysOut, type JobPlan } from '../connection-map/index.js';
+import { RULES_NOW, lumpOf, waysOut, type ConnectionMap, type JobPlan } from '../connection-map/index.js';
 import { descendantsOf, operationId } from '../teardown/index.js';
 import { workOf } from '../work/index.js';
-import { FATES, type BenchDecisions, type Fate } from './index.js';
+import { FATES, unitsOf, type BenchDecisions, type Fate } from './index.js';
 
 const maps = new Map(TEMPLATES.map(({ layout }) => [layout, usualMap(layout)]));
+
+/** The units of one way out. */
+function unitsFor(map: ConnectionMap, powerpack: string, route: string) {
+  const plan: JobPlan = { map, powerpack, route, rules: RULES_NOW };
+  return unitsOf(plan, workOf(plan).lump);
+}
 
 /** Names only, so that a counterexample can be read. */
 interface Decided {
@@ -27,7 +33,7 @@ const decided: fc.Arbitrary<Decided> = fc.constantFrom(...maps.values()).chain((
       now: fc.subarray((map.renewals ?? []).map(({ id }) => id)),
       units: fc.array(
         fc.record({
-          unit: fc.constantFrom(...powerpack.roots),
+          unit: fc.constantFrom(...unitsFor(map, powerpack.id, route.id)),
           becomes: fc.constantFrom(...FATES),
           comesWith: fc.subarray(riders),
         }),

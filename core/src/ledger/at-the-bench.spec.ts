@@ -2,7 +2,16 @@ import { usualMap } from '../layouts/index.js';
 import { RULES_NOW, type JobPlan } from '../connection-map/index.js';
 import { operationId } from '../teardown/index.js';
 import { recorder } from '../testing/crew.js';
-import { canApply, foldLedger, openItems, stopOf, type EntryBody, type JobState, type LedgerEntry } from './index.js';
+import {
+  canApply,
+  extend,
+  foldLedger,
+  openItems,
+  stopOf,
+  type EntryBody,
+  type JobState,
+  type LedgerEntry,
+} from './index.js';
 
 const plan: JobPlan = {
   map: usualMap('longitudinal-automatic'),
@@ -21,7 +30,7 @@ const lifted: readonly LedgerEntry[] = [...foldLedger(plan, []).work.operations.
   .map(({ id }) => write({ kind: 'operation-done', operation: id }));
 const out = (...bodies: readonly EntryBody[]) => foldLedger(plan, [...lifted, ...bodies.map(write)]);
 
-const seal: EntryBody = { kind: 'renewal-decided', renewal: 'rear-crank-seal', doIt: 'now' };
+const seal: EntryBody = { kind: 'renewal-decided', renewals: ['rear-crank-seal'], doIt: 'now' };
 const exchange: EntryBody = { kind: 'unit-decided', unit: 'engine', becomes: 'exchange', comesWith: ['alternator'] };
 
 describe('what is decided at the bench', () => {
@@ -35,7 +44,7 @@ describe('what is decided at the bench', () => {
     });
     const later = out(seal, {
       kind: 'renewal-decided',
-      renewal: 'rear-crank-seal',
+      renewals: ['rear-crank-seal'],
       doIt: 'later',
       reason: 'It is dry',
     });
@@ -47,19 +56,19 @@ describe('what is decided at the bench', () => {
     const state = out(
       seal,
       { kind: 'part-moved-on', need: 'rear-crank-seal-1', to: 'ordered' },
-      { kind: 'renewal-decided', renewal: 'rear-crank-seal', doIt: 'later', reason: 'It is dry' },
+      { kind: 'renewal-decided', renewals: ['rear-crank-seal'], doIt: 'later', reason: 'It is dry' },
     );
     expect(state.needs.get('rear-crank-seal-1')?.stage).toBe('ordered');
   });
 
   it('wants a reason for what is left, and tells it at handover', () => {
-    expect(refusals(out(), { kind: 'renewal-decided', renewal: 'clutch', doIt: 'later', reason: ' ' })).toEqual([
+    expect(refusals(out(), { kind: 'renewal-decided', renewals: ['clutch'], doIt: 'later', reason: ' ' })).toEqual([
       'There is no renewal called “clutch” on this job.',
     ]);
-    expect(refusals(out(), { kind: 'renewal-decided', renewal: 'water-pump', doIt: 'later' })).toEqual([
+    expect(refusals(out(), { kind: 'renewal-decided', renewals: ['water-pump'], doIt: 'later' })).toEqual([
       'Say why it is left: it is read at handover, and when it fails.',
     ]);
-    const left = out({ kind: 'renewal-decided', renewal: 'water-pump', doIt: 'later', reason: 'New last year' });
+    const left = out({ kind: 'renewal-decided', renewals: ['water-pump'], doIt: 'later', reason: 'New last year' });
     expect(openItems(left).map(({ words }) => words)).toContain('Left for another time: the water pump. New last year');
   });
 
@@ -98,6 +107,47 @@ describe('what is decided at the bench', () => {
     expect(refusals(alone, { kind: 'unit-decided', unit: 'gearbox', becomes: 'exchange', comesWith: [] })).toEqual([
       'The gearbox stays in the machine on this plan.',
     ]);
+  });
+
+  it('lets nothing take the place of what goes with a unit', () => {
+    const cradle = foldLedger(
+      { map: usualMap('transverse-cradle'), powerpack: 'cradle', route: 'under', rules: RULES_NOW },
+      [],
+    );
+    expect(refusals(cradle, { kind: 'unit-decided', unit: 'roll-mount', becomes: 'donor', comesWith: [] })).toEqual([
+      'The lower roll mount goes with what it is bolted to. Decide on that.',
+    ]);
+  });
+
+  it('decides on a set in one entry, and takes all of it or none', () => {
+    const set: EntryBody = { kind: 'renewal-decided', renewals: ['rear-crank-seal', 'water-pump'], doIt: 'now' };
+    const state = out(set);
+    expect([...state.needs.keys()]).toEqual(['rear-crank-seal-1', 'water-pump-1']);
+    expect(state.work.bench.renewed.map(({ id }) => id).sort()).toEqual(['rear-crank-seal', 'water-pump']);
+    expect(refusals(out(), { ...set, renewals: ['water-pump', 'nothing'] })).toEqual([
+      'There is no renewal called “nothing” on this job.',
+    ]);
+    const gearbox = foldLedger({ ...plan, powerpack: 'gearbox', route: 'under' }, []);
+    expect(refusals(gearbox, { ...set, renewals: ['water-pump', 'sump-gasket'] })).toEqual([
+      'The sump gasket is not reached with what comes out on this plan.',
+    ]);
+  });
+
+  it('works it out once for many decisions in a row, and the same as step by step', () => {
+    const bodies: readonly EntryBody[] = [
+      seal,
+      exchange,
+      { kind: 'renewal-decided', renewals: ['rear-crank-seal'], doIt: 'later', reason: 'It is dry' },
+      { kind: 'renewal-decided', renewals: ['water-pump'], doIt: 'now' },
+    ];
+    const entries = bodies.map(write);
+    const atOnce = foldLedger(plan, [...lifted, ...entries]);
+    const oneByOne = entries.reduce((state, entry) => extend(state, [entry]), foldLedger(plan, lifted));
+    expect([...atOnce.work.operations.keys()]).toEqual([...oneByOne.work.operations.keys()]);
+    expect(atOnce.work.operations.has(operationId.renew('water-pump'))).toBe(true);
+    expect(atOnce.work.operations.has(operationId.renew('rear-crank-seal'))).toBe(false);
+    // Asked for twice it is the same: nothing is worked out again.
+    expect(atOnce.work).toBe(atOnce.work);
   });
 
   it('puts an exchange unit onto the list, and asks what the old one died of', () => {
@@ -143,7 +193,7 @@ describe('what is decided at the bench', () => {
         lastsYears: 20,
       },
     };
-    const state = out(written, { kind: 'renewal-decided', renewal: 'own-ear', doIt: 'now' });
+    const state = out(written, { kind: 'renewal-decided', renewals: ['own-ear'], doIt: 'now' });
     expect(state.work.operations.has(operationId.apart('gearbox'))).toBe(true);
     expect(refusals(state, written)).toEqual(['“broken ear of the bell housing” is on the list already.']);
     expect(

@@ -1,11 +1,11 @@
-import { MapError, type PartId } from '../connection-map/index.js';
+import { MapError, type JobPlan, type PartId } from '../connection-map/index.js';
 import { NOTHING_DECIDED, type BenchDecisions, type Fate } from '../bench/index.js';
 import { workOf, type Work } from '../work/index.js';
 import { operationId } from '../teardown/index.js';
 import { several } from '../words/index.js';
 import { isDone } from './reading.js';
 import { NOTHING, refuse, type Refusal } from './refusal.js';
-import type { JobRecord, JobState } from './state.js';
+import type { Draft, JobRecord, JobState } from './state.js';
 
 /** What was decided on the units, and what is renewed, as the ledger has it. */
 export function decidedAtBench({ units, renewals, ownRenewals }: JobRecord): BenchDecisions {
@@ -14,13 +14,53 @@ export function decidedAtBench({ units, renewals, ownRenewals }: JobRecord): Ben
   return { units, now: new Set(now), own: [...ownRenewals.values()] };
 }
 
+/** What the work of a job is worked out from, besides its plan. */
+interface Known extends Pick<JobRecord, 'moves'> {
+  readonly found: JobRecord['found'];
+  readonly decided: BenchDecisions;
+}
+
+/** The work last worked out for each plan: whether an entry may follow and what it does ask for the same. */
+const latest = new WeakMap<JobPlan, Known & { readonly work: Work }>();
+
 /** The work of a job as its record has it now: what was found, the moves of its lift, what is done at the bench. */
 export function workNow(state: JobState): Work {
-  return workOf(state.plan, state.found, state.moves, decidedAtBench(state));
+  const { plan, moves } = state;
+  const known: Known = { found: [...state.found], decided: decidedAtBench(state), ...(moves ? { moves } : {}) };
+  const before = latest.get(plan);
+  if (before && isSame(before, known)) return before.work;
+  const work = workOf(plan, known.found, moves, known.decided);
+  latest.set(plan, { ...known, work });
+  return work;
+}
+
+function isSame(one: Known, other: Known): boolean {
+  const names = ({ decided: { now, units } }: Known) =>
+    JSON.stringify([[...now], [...units].map(([unit, { becomes, comesWith }]) => [unit, becomes, comesWith])]);
+  const things = ({ found, decided: { own }, moves }: Known) => [moves, ...found, null, ...own];
+  const [ones, others] = [things(one), things(other)];
+  return (
+    ones.length === others.length &&
+    ones.every((thing, index) => thing === others[index]) &&
+    names(one) === names(other)
+  );
+}
+
+/** Has the work of `draft` worked out anew when it is next asked for: of many decisions in a row only the last counts. */
+export function rework(draft: Draft): void {
+  const put = (how: PropertyDescriptor) =>
+    Object.defineProperty(draft, 'work', { configurable: true, enumerable: true, ...how });
+  put({
+    get: () => {
+      const work = workNow(draft);
+      put({ value: work, writable: true });
+      return work;
+    },
+  });
 }
 
 /** Following a ledger costs time for each decision, so a ledger may hold only so many. */
-const MOST_DECIDED = 400;
+const MOST_DECIDED = 100;
 const DECISIONS = ['unit-decided', 'renewal-decided', 'renewal-written'];
 
 /**
@@ -57,6 +97,6 @@ export const FATE_WORDS: Readonly<Record<Fate, string>> = {
 };
 
 /** What `part` is called on this job. */
-export function partName({ work }: JobState, part: PartId): string {
-  return work.plan.map.parts.find(({ id }) => id === part)?.name ?? part;
+export function partName({ plan }: Pick<JobState, 'plan'>, part: PartId): string {
+  return plan.map.parts.find(({ id }) => id === part)?.name ?? part;
 }

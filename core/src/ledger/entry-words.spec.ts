@@ -104,8 +104,8 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
     /^The engine gives way to an exchange unit\. It died of: Bearing$/,
   ],
   'renewal-decided': [
-    { renewal: 'rear-crank-seal', doIt: 'later', reason: 'Dry' },
-    /^Left for another time: the rear crank seal\. Dry$/,
+    { renewals: ['rear-crank-seal', 'core-plugs'], doIt: 'later', reason: 'Dry' },
+    /^Left for another time: the rear crank seal, the core plugs\. Dry$/,
   ],
   'renewal-written': [
     {

@@ -54,7 +54,7 @@ describe('what has to wait', () => {
 });
 
 describe('a step whose part is on its way', () => {
-  const seal: EntryBody = { kind: 'renewal-decided', renewal: 'converter-seal', doIt: 'now' };
+  const seal: EntryBody = { kind: 'renewal-decided', renewals: ['converter-seal'], doIt: 'now' };
   const ordered: EntryBody = {
     kind: 'part-moved-on',
     need: 'converter-seal-1',

@@ -13,12 +13,12 @@ export interface LifeGuessed {
 
 export const lifeGuessed: EntryRules<LifeGuessed> = {
   mayFollow: (state, { renewal }) =>
-    renewalsOf(state.work.plan, decidedAtBench(state)).some(({ id }) => id === renewal)
+    renewalsOf(state.plan, decidedAtBench(state)).some(({ id }) => id === renewal)
       ? NOTHING
       : unknown('renewal', renewal),
   fold: (draft, { renewal, yearsLeft }, mark) => void draft.lives.set(renewal, { yearsLeft, ...mark }),
   stop: () => 'bench',
   minutes: 'of-what-comes-next',
   words: ({ renewal, yearsLeft }, { state }) =>
-    `The ${renewalsOf(state.work.plan, decidedAtBench(state)).find(({ id }) => id === renewal)?.name ?? renewal} is given ${several(yearsLeft, 'year')} more`,
+    `The ${renewalsOf(state.plan, decidedAtBench(state)).find(({ id }) => id === renewal)?.name ?? renewal} is given ${several(yearsLeft, 'year')} more`,
 };

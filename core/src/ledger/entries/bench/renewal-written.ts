@@ -1,6 +1,6 @@
 import type { Renewal } from '../../../connection-map/index.js';
 import { renewalsOf } from '../../../bench/index.js';
-import { decidedAtBench, mayDecide, workNow } from '../../at-the-bench.js';
+import { decidedAtBench, mayDecide, rework } from '../../at-the-bench.js';
 import { refuse, unknown } from '../../refusal.js';
 import type { EntryRules } from '../entry-rules.js';
 
@@ -13,7 +13,7 @@ export interface RenewalWritten {
 export const renewalWritten: EntryRules<RenewalWritten> = {
   mayFollow(state, { renewal }) {
     const { map } = state.work.plan;
-    if (renewalsOf(state.work.plan, decidedAtBench(state)).some(({ id }) => id === renewal.id))
+    if (renewalsOf(state.plan, decidedAtBench(state)).some(({ id }) => id === renewal.id))
       return refuse('twice', `“${renewal.name}” is on the list already.`);
     if (!map.parts.some(({ id }) => id === renewal.at)) return unknown('part', renewal.at);
     for (const need of renewal.reach) {
@@ -32,7 +32,7 @@ export const renewalWritten: EntryRules<RenewalWritten> = {
   },
   fold(draft, { renewal }) {
     draft.ownRenewals.set(renewal.id, renewal);
-    draft.work = workNow(draft);
+    rework(draft);
   },
   stop: () => 'bench',
   minutes: 'of-what-comes-next',

@@ -1,7 +1,7 @@
 import type { PartId } from '../../../connection-map/index.js';
-import { isReplaced, type Fate, type UnitDecision } from '../../../bench/index.js';
+import { isReplaced, unitsOf, type Fate, type UnitDecision } from '../../../bench/index.js';
 import { sentence } from '../../../words/index.js';
-import { FATE_WORDS, mayDecide, partName, workNow } from '../../at-the-bench.js';
+import { FATE_WORDS, mayDecide, partName, rework } from '../../at-the-bench.js';
 import { refuse, unknown } from '../../refusal.js';
 import type { Mark } from '../../state.js';
 import type { EntryRules } from '../entry-rules.js';
@@ -28,8 +28,13 @@ export const unitDecided: EntryRules<UnitDecided> = {
     if (!isUnit || !map.parts.some(({ id }) => id === unit)) return unknown('unit', unit);
     const stranger = comesWith.find((part) => !map.parts.some(({ id }) => id === part));
     if (stranger !== undefined) return unknown('part', stranger);
-    if (isReplaced({ becomes, comesWith }) && !state.work.lump.has(unit))
-      return refuse('sense', `The ${partName(state, unit)} stays in the machine on this plan.`);
+    if (isReplaced({ becomes, comesWith })) {
+      const { lump, plan } = state.work;
+      const name = partName(state, unit);
+      if (!lump.has(unit)) return refuse('sense', `The ${name} stays in the machine on this plan.`);
+      if (!unitsOf(plan, lump).includes(unit))
+        return refuse('sense', `The ${name} goes with what it is bolted to. Decide on that.`);
+    }
     return mayDecide(state, { units: new Map([...state.units, [unit, { becomes, comesWith, by, at, entry }]]) });
   },
   fold(draft, { unit, becomes, comesWith, why, causeOfDeath }, mark) {
@@ -40,7 +45,7 @@ export const unitDecided: EntryRules<UnitDecided> = {
       ...(causeOfDeath === undefined ? {} : { causeOfDeath }),
       ...mark,
     });
-    draft.work = workNow(draft);
+    rework(draft);
     const need = `unit-${unit}`;
     const before = draft.needs.get(need);
     if (becomes === 'exchange' && !before)
@@ -56,14 +61,14 @@ export const unitDecided: EntryRules<UnitDecided> = {
   },
   stop: () => 'bench',
   minutes: 'of-what-comes-next',
-  leavesOpen: ({ units, work }) =>
+  leavesOpen: ({ units, plan }) =>
     [...units].flatMap(([unit, { becomes, comesWith, causeOfDeath }]) =>
       isReplaced({ becomes, comesWith }) && causeOfDeath === undefined
         ? [
             {
               is: 'look-at',
               grave: false,
-              words: `Nobody wrote down what the old ${work.plan.map.parts.find(({ id }) => id === unit)?.name ?? unit} died of`,
+              words: `Nobody wrote down what the old ${partName({ plan }, unit)} died of`,
             },
           ]
         : [],

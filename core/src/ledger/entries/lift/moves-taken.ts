@@ -1,7 +1,7 @@
 import { MapError, routeOf } from '../../../connection-map/index.js';
-import { byMoves, workOf, type MovesOut } from '../../../work/index.js';
+import { byMoves, type MovesOut } from '../../../work/index.js';
 import { isDone } from '../../reading.js';
-import { workNow } from '../../at-the-bench.js';
+import { rework, workNow } from '../../at-the-bench.js';
 import { NOTHING, refuse, type Refusal } from '../../refusal.js';
 import type { JobState } from '../../state.js';
 import { several } from '../../../words/index.js';
@@ -33,7 +33,7 @@ export const movesTaken: EntryRules<MovesTaken> = {
   },
   fold(draft, { kind: _kind, id: _id, at: _at, by: _by, ...moves }) {
     draft.moves = moves;
-    draft.work = workNow(draft);
+    rework(draft);
   },
   stop: () => 'lift',
   minutes: 'by-itself',
@@ -45,7 +45,7 @@ export const movesTaken: EntryRules<MovesTaken> = {
 
 function unworkable(state: JobState, moves: MovesOut): readonly Refusal[] {
   try {
-    workOf(byMoves(state.plan, moves), state.found);
+    workNow({ ...state, moves });
     return NOTHING;
   } catch (error) {
     if (error instanceof MapError) return refuse('sense', error.message);

@@ -9,7 +9,7 @@ import {
 import { operationId } from '../../../teardown/index.js';
 import { asFound } from '../../found.js';
 import { allLifted, isDone } from '../../reading.js';
-import { workNow } from '../../at-the-bench.js';
+import { rework, workNow } from '../../at-the-bench.js';
 import { NOTHING, refuse, unknown, type Refusal } from '../../refusal.js';
 import type { JobState } from '../../state.js';
 import type { EntryRules } from '../entry-rules.js';
@@ -54,7 +54,7 @@ export const connectionFound: EntryRules<ConnectionFound> = {
   /** A found connection joins the map; what was signed before it was known is signed again. */
   fold(draft, { connection, alreadyOpen }, mark) {
     draft.found.push(asFound(connection));
-    draft.work = workNow(draft);
+    rework(draft);
     if (alreadyOpen) draft.progress.set(operationId.open(connection.id), { is: 'done', ...mark });
     if (!allLifted(draft)) draft.progress.delete(operationId.hold('pre-lift'));
     draft.progress.delete(operationId.hold('pre-start'));

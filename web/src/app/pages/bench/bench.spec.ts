@@ -38,7 +38,7 @@ describe('the bench', () => {
   });
 
   it('has the step in hand once it is out, and no height at the bench', async () => {
-    const entries = [...lifted(), theirEntry({ kind: 'renewal-decided', renewal: 'converter-seal', doIt: 'now' })];
+    const entries = [...lifted(), theirEntry({ kind: 'renewal-decided', renewals: ['converter-seal'], doIt: 'now' })];
     const view = await openView(Bench, entries);
     expect(view.text()).toContain('At the bench');
     expect(view.element.querySelector('h1:not(.seen-by-reader-only)')?.textContent).toBeTruthy();
@@ -46,8 +46,9 @@ describe('the bench', () => {
   });
 
   it('asks for a photo of what must not be lost, and shows whether there is one when it goes by it', async () => {
-    const decided = theirEntry({ kind: 'renewal-decided', renewal: 'belt-and-tensioner', doIt: 'now' });
-    const marks = [...lifted(), decided];
+    const decided = theirEntry({ kind: 'renewal-decided', renewals: ['belt-and-tensioner'], doIt: 'now' });
+    const stood = theirEntry({ kind: 'operation-done', operation: 'shift:stand' });
+    const marks = [...lifted(), decided, stood];
     const view = await openView(Bench, marks, () => {
       TestBed.inject(Selection).take('do:mark-belt');
       return {};

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatButtonToggleModule, type MatButtonToggleChange } from '@angular/material/button-toggle';
 import { MatIcon } from '@angular/material/icon';
 import { name, oneOf, optionalAmount, optionalText } from '@brisk/contracts/fields';
 import {
@@ -98,13 +98,16 @@ export class Looked {
     }),
   );
 
-  protected look(look: Look, finding: string): void {
+  protected look(look: Look, { source, value }: MatButtonToggleChange): void {
+    const finding = String(value);
     const answer = look.answers.find(({ id }) => id === finding);
     this.recorder.record(`${look.what}: ${answer?.words.toLowerCase() ?? finding}`, {
       kind: 'looked-at',
       look: look.id,
       finding,
     });
+    // Where it was refused, what is recorded is shown again.
+    source.buttonToggleGroup.value = this.desk.state()?.findings.get(look.id)?.finding;
   }
 
   protected async note(look: Look, finding: string): Promise<void> {
@@ -126,7 +129,7 @@ export class Looked {
   }
 
   protected renew(id: string, called: string): void {
-    this.recorder.record(`In the plan: the ${called}`, { kind: 'renewal-decided', renewal: id, doIt: 'now' });
+    this.recorder.record(`In the plan: the ${called}`, { kind: 'renewal-decided', renewals: [id], doIt: 'now' });
   }
 
   protected async measure(): Promise<void> {

@@ -31,7 +31,7 @@ describe('now or later', () => {
     const row = rowOf(view.element, 'Converter seal');
     row?.querySelector<HTMLButtonElement>('mat-button-toggle button')?.click();
     await view.settle();
-    expect(view.server.entries).toMatchObject([{ kind: 'renewal-decided', renewal: 'converter-seal', doIt: 'now' }]);
+    expect(view.server.entries).toMatchObject([{ kind: 'renewal-decided', renewals: ['converter-seal'], doIt: 'now' }]);
     expect(view.desk.state()?.needs.get('converter-seal-1')?.name).toBe('converter seal');
     expect(view.desk.state()?.work.operations.has('renew:converter-seal')).toBe(true);
   });
@@ -44,13 +44,35 @@ describe('now or later', () => {
     expect(rowOf(view.element, 'Thermostat')?.textContent).toContain('Left: New in spring');
   });
 
+  it('shows what is recorded again where a choice is called off, or refused', async () => {
+    const now = theirEntry({ kind: 'renewal-decided', renewals: ['thermostat'], doIt: 'now' });
+    const view = await opened(undefined, [now]);
+    const keys = () =>
+      [...(rowOf(view.element, 'Thermostat')?.querySelectorAll('mat-button-toggle') ?? [])].map((key) =>
+        key.classList.contains('mat-button-toggle-checked'),
+      );
+    expect(keys()).toEqual([true, false]);
+    rowOf(view.element, 'Thermostat')?.querySelectorAll<HTMLButtonElement>('mat-button-toggle button')[1]?.click();
+    await view.settle();
+    expect(view.server.entries).toHaveLength(1);
+    expect(keys()).toEqual([true, false]);
+    // Nothing recorded is shown as nothing.
+    const seal = () => rowOf(view.element, 'Water pump')?.querySelectorAll('.mat-button-toggle-checked').length;
+    rowOf(view.element, 'Water pump')?.querySelectorAll<HTMLButtonElement>('mat-button-toggle button')[1]?.click();
+    await view.settle();
+    expect(seal()).toBe(0);
+  });
+
   it('takes the whole best set, without what was declined', async () => {
-    const declined = theirEntry({ kind: 'renewal-decided', renewal: 'sump-gasket', doIt: 'later', reason: 'Dry' });
+    const declined = theirEntry({ kind: 'renewal-decided', renewals: ['sump-gasket'], doIt: 'later', reason: 'Dry' });
     const view = await opened(undefined, [declined]);
     await view.press(/^Put the best set into the plan/);
     await view.settle();
+    // One entry, so that one touch takes it back.
     const decided = view.server.entries.filter(({ kind }) => kind === 'renewal-decided');
-    expect(decided.length).toBeGreaterThan(5);
+    expect(decided).toMatchObject([{ renewals: ['sump-gasket'] }, { doIt: 'now' }]);
+    const now = [...(view.desk.state()?.renewals.values() ?? [])].filter(({ doIt }) => doIt === 'now');
+    expect(now.length).toBeGreaterThan(5);
     expect(view.desk.state()?.renewals.get('sump-gasket')?.doIt).toBe('later');
   });
 

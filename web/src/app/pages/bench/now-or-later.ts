@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggleModule } from '@angular/material/button-toggle';
+import { MatButtonToggleModule, type MatButtonToggleChange } from '@angular/material/button-toggle';
 import { MatIcon } from '@angular/material/icon';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { text } from '@brisk/contracts/fields';
@@ -90,10 +90,16 @@ export class NowOrLaterView {
     return `${Math.max(0.4, (LONGEST_SHARE * cents) / this.longest())}%`;
   }
 
+  /** Decides as was tapped; where that is called off or refused, what is recorded is shown again. */
+  protected async choose(row: Weighed, { source, value }: MatButtonToggleChange): Promise<void> {
+    await this.decide(row, value as WhenRenewed);
+    source.buttonToggleGroup.value = this.desk.state()?.renewals.get(row.renewal.id)?.doIt;
+  }
+
   /** Decides on one: now puts its steps and parts into the plan; later asks why, and is told at handover. */
-  protected async decide({ renewal: { id, name } }: Weighed, doIt: WhenRenewed): Promise<void> {
+  private async decide({ renewal: { id, name } }: Weighed, doIt: WhenRenewed): Promise<void> {
     if (doIt === 'now') {
-      this.recorder.record(`In the plan: the ${name}`, { kind: 'renewal-decided', renewal: id, doIt });
+      this.recorder.record(`In the plan: the ${name}`, { kind: 'renewal-decided', renewals: [id], doIt });
       return;
     }
     const answers = await this.asker.ask({
@@ -105,7 +111,7 @@ export class NowOrLaterView {
     if (!answers) return;
     this.recorder.record(`Left: the ${name}`, {
       kind: 'renewal-decided',
-      renewal: id,
+      renewals: [id],
       doIt,
       reason: String(answers['reason']),
     });
@@ -115,10 +121,11 @@ export class NowOrLaterView {
   protected take(within: boolean): void {
     const rows = this.board.rows().filter((row) => (within ? row.inWithin : row.inBest) && row.decided === undefined);
     if (rows.length === 0) return;
-    this.recorder.record(
-      `In the plan: ${several(rows.length, 'thing')}`,
-      ...rows.map(({ renewal }) => ({ kind: 'renewal-decided', renewal: renewal.id, doIt: 'now' }) as const),
-    );
+    this.recorder.record(`In the plan: ${several(rows.length, 'thing')}`, {
+      kind: 'renewal-decided',
+      renewals: rows.map(({ renewal }) => renewal.id),
+      doIt: 'now',
+    });
   }
 
   protected takes(within: boolean): number {
