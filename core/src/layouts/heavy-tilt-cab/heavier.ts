@@ -69,14 +69,14 @@ export const HEAVIER: Readonly<Record<string, Change>> = {
   }),
   'flywheel-bolts': heavier({
     set: { count: 10, what: 'M14×1.5 × 45, 22 mm', singleUse: true },
-    tools: ['22 mm ratchet', 'breaker bar', 'flywheel holder', 'engine hoist', 'rated slings', 'guide studs'],
+    tools: ['22 mm ratchet', 'breaker bar', 'flywheel holder', 'hoist or gearbox jack', 'rated slings', 'guide studs'],
     time: [25, 45, 90],
     nm: 60,
     deg: 120,
     hands: 2,
-    tip: 'Two guide studs in, its weight on the sling before the last bolt is out. Feet and fingers clear.',
+    tip: 'Two guide studs in, its weight on sling or jack before the last bolt is out. Feet and fingers clear.',
     cautions: ['under-load'],
-    back: 'Hung in over the guide studs; off the sling once three bolts hold it.',
+    back: 'Hung in over the guide studs; its weight let go once three bolts hold it.',
   }),
   'turbo-nuts': heavier({
     set: { count: 4, what: 'M10 copper nut, 17 mm', singleUse: true },
