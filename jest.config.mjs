@@ -15,7 +15,9 @@ const node = (name) => ({
   rootDir: name,
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
-  transform: { '^.+\\.ts$': swc },
+  // The reader of PDFs comes as modules only.
+  transform: { '^.+\\.ts$': swc, '/pdfjs-dist/.+\\.mjs$': swc },
+  transformIgnorePatterns: ['/node_modules/(?!pdfjs-dist/)'],
   moduleNameMapper: ours,
 });
 

@@ -1,5 +1,6 @@
 import { number, string } from 'yup';
-import { count, list, oneOf, time } from './fields.js';
+import { count, list, oneOf, optionalList, time } from './fields.js';
+import { literatureFile } from './literature-file.js';
 import { photoName } from './photo-name.js';
 import { record } from './record.js';
 
@@ -16,7 +17,9 @@ export interface Backup {
   readonly database: string;
   /** Pictures by the SHA-256 of their contents; they stand in `photos` beside the backups, once for all of them. */
   readonly photos: readonly string[];
-  /** Pictures that are damaged where they stand, and could not be backed up. */
+  /** Files of the literature, which stand in `literature` likewise; absent in backups from before there were any. */
+  readonly literature?: readonly string[];
+  /** The hashes of what is damaged where it stands, and could not be backed up. */
   readonly damaged: readonly string[];
 }
 
@@ -33,6 +36,7 @@ export const backupSchema = record<Backup>({
     .matches(/^[0-9a-f]{64}$/)
     .required(),
   photos: list(photoName(), MOST_PHOTOS),
+  literature: optionalList(literatureFile(), MOST_PHOTOS),
   damaged: list(photoName(), MOST_PHOTOS),
 });
 

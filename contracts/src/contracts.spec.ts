@@ -157,6 +157,27 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     high: 13,
     note: 'warm',
   },
+  'literature-added': {
+    kind: 'literature-added',
+    file: `${'a'.repeat(64)}.pdf`,
+    title: 'Loom notes',
+    type: 'pdf',
+    pages: 3,
+    bytes: 9_000,
+  },
+  'page-marked': {
+    kind: 'page-marked',
+    file: `${'a'.repeat(64)}.pdf`,
+    page: 2,
+    marks: [{ kind: 'ring', from: { x: 0.1, y: 0.2 }, to: { x: 0.3, y: 0.4 } }],
+  },
+  'page-pinned': {
+    kind: 'page-pinned',
+    file: `${'a'.repeat(64)}.txt`,
+    page: 1,
+    to: { connection: 'bell-bolts' },
+    words: 'The table below',
+  },
   'pins-read': {
     kind: 'pins-read',
     loom: 'host',

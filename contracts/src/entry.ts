@@ -13,6 +13,9 @@ import { costNotedSchema } from './entries/parts/cost-noted.js';
 import { partPlacedSchema } from './entries/parts/part-placed.js';
 import { lookedAtSchema } from './entries/bench/looked-at.js';
 import { unitMeasuredSchema } from './entries/bench/unit-measured.js';
+import { literatureAddedSchema } from './entries/literature/literature-added.js';
+import { pageMarkedSchema } from './entries/literature/page-marked.js';
+import { pagePinnedSchema } from './entries/literature/page-pinned.js';
 import { pinsReadSchema } from './entries/looms/pins-read.js';
 import { spliceDoneSchema } from './entries/looms/splice-done.js';
 import { boltFoundSchema } from './entries/fasteners/bolt-found.js';
@@ -101,6 +104,9 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'part-placed': partPlacedSchema,
   'looked-at': lookedAtSchema,
   'unit-measured': unitMeasuredSchema,
+  'literature-added': literatureAddedSchema,
+  'page-marked': pageMarkedSchema,
+  'page-pinned': pagePinnedSchema,
   'pins-read': pinsReadSchema,
   'splice-done': spliceDoneSchema,
   'start-attempted': startAttemptedSchema,

@@ -18,6 +18,8 @@ import { JobCards } from './jobs/job-cards.js';
 import { JobStore } from './jobs/job-store.js';
 import { jobRoutes } from './jobs/routes.js';
 import { labelRoutes } from './labels/routes.js';
+import { LiteratureStore } from './literature/literature-store.js';
+import { literatureRoutes } from './literature/routes.js';
 import { PhotoStore } from './photos/photo-store.js';
 import { photoRoutes } from './photos/routes.js';
 import { runSheetRoutes } from './run-sheet/routes.js';
@@ -33,6 +35,7 @@ export interface AppParts {
   readonly names: readonly string[];
   readonly webFolder: string;
   readonly photoFolder: string;
+  readonly literatureFolder: string;
   /** Where files stay while they are looked at. */
   readonly incomingFolder: string;
   /** Bytes there are left on the disk of the data. */
@@ -55,6 +58,7 @@ export interface App {
   readonly app: Express;
   readonly cards: JobCards;
   readonly photos: PhotoStore;
+  readonly literature: LiteratureStore;
 }
 
 /** The application: security first, then the API, then the web files. */
@@ -65,6 +69,7 @@ export function appOf({
   names,
   webFolder,
   photoFolder,
+  literatureFolder,
   incomingFolder,
   room,
   background,
@@ -94,12 +99,14 @@ export function appOf({
   const jobs = new JobStore(database, background, now);
   const cards = new JobCards(database, (id, task) => jobs.while(id, task));
   const photos = new PhotoStore(photoFolder);
+  const literature = new LiteratureStore(literatureFolder);
   const served = [
     // The most asked for come first.
-    jobRoutes({ store: jobs, cards, shop, photos, background, spareOf, incoming: incomingFolder, now }),
+    jobRoutes({ store: jobs, cards, shop, photos, literature, background, spareOf, incoming: incomingFolder, now }),
     runSheetRoutes(jobs, shop, background, now),
     shopRoutes(shop, background),
     photoRoutes(photos),
+    literatureRoutes(literature, background, incomingFolder),
     labelRoutes(jobs, background, address),
     boltCardRoutes(jobs, background),
     houseRoutes(jobs, cards),
@@ -113,5 +120,5 @@ export function appOf({
   app.use(webFiles(webFolder));
   app.use(nothingHere);
   app.use(answerProblem(logger));
-  return { app, cards, photos };
+  return { app, cards, photos, literature };
 }

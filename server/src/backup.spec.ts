@@ -16,7 +16,8 @@ import type { Backup, BackupStatus } from '@brisk/contracts/backup';
 import { pino } from 'pino';
 import { keptOf } from './backup/ages.js';
 import { backupsIn, readBackup } from './backup/backup-folder.js';
-import { photoPath } from './photos/photo-files.js';
+import { photoFile } from './photos/photo-file.js';
+import { pathOn } from './shelf/shelf-files.js';
 import { makeBackup } from './backup/make-backup.js';
 import { restore } from './backup/restore.js';
 import { BackupSchedule } from './backup/schedule.js';
@@ -40,7 +41,7 @@ afterEach(async () => {
 /** Puts a picture where the server keeps its own. */
 function keepPicture(words: string): string {
   const photo = createHash('sha256').update(words).digest('hex');
-  const path = photoPath(join(server.folder, 'photos'), photo);
+  const path = pathOn(join(server.folder, 'photos'), photoFile(photo));
   mkdirSync(join(path, '..'), { recursive: true });
   writeFileSync(path, words);
   return photo;
@@ -66,7 +67,7 @@ describe('a backup', () => {
     const { entries } = (await again.get<{ entries: unknown[] }>(`/api/jobs/${job}`)).body;
     expect(entries).toEqual(whole.entries.slice(0, backup.entries));
     expect(backup.entries).toBeGreaterThanOrEqual(1);
-    for (const photo of photos) expect(existsSync(photoPath(join(target, 'photos'), photo))).toBe(true);
+    for (const photo of photos) expect(existsSync(pathOn(join(target, 'photos'), photoFile(photo)))).toBe(true);
     await again.stop();
   });
 
@@ -94,9 +95,9 @@ describe('a backup', () => {
     await server.begin();
     const whole = keepPicture('whole');
     const damaged = keepPicture('one');
-    writeFileSync(photoPath(join(server.folder, 'photos'), damaged), 'other');
+    writeFileSync(pathOn(join(server.folder, 'photos'), photoFile(damaged)), 'other');
     expect(await makeBackup(server.folder, into, NOON)).toMatchObject({ jobs: 1, photos: [whole], damaged: [damaged] });
-    expect(existsSync(photoPath(join(into, 'photos'), damaged))).toBe(false);
+    expect(existsSync(pathOn(join(into, 'photos'), photoFile(damaged)))).toBe(false);
   });
 
   it('whose account of itself somebody tampered with is none', async () => {
@@ -139,14 +140,14 @@ describe('a backup', () => {
     const photo = keepPicture('gone later');
     const day = (number: number) => new Date(Date.UTC(2026, 9, number, 12));
     await makeBackup(server.folder, into, day(1));
-    rmSync(photoPath(join(server.folder, 'photos'), photo));
+    rmSync(pathOn(join(server.folder, 'photos'), photoFile(photo)));
     for (let number = 2; number <= 10; number += 1) await makeBackup(server.folder, into, day(number));
     await makeBackup(server.folder, into, new Date(Date.UTC(2026, 9, 10, 18)));
     const kept = (await backupsIn(into)).map(({ backup }) => backup.madeAt.slice(0, 13));
     expect(kept).toEqual(
       ['10T18', '09T12', '08T12', '07T12', '06T12', '05T12', '04T12'].map((one) => `2026-10-${one}`),
     );
-    expect(existsSync(photoPath(join(into, 'photos'), photo))).toBe(false);
+    expect(existsSync(pathOn(join(into, 'photos'), photoFile(photo)))).toBe(false);
   });
 });
 
@@ -218,7 +219,7 @@ describe('the schedule', () => {
       Promise.resolve({ ...made(at.toISOString()), damaged: ['a'.repeat(64)] });
     const schedule = new BackupSchedule('/data', plan(), () => NOON, pino({ level: 'silent' }), make);
     await schedule.look();
-    expect(schedule.status().trouble).toMatch(/^1 picture could not be backed up/);
+    expect(schedule.status().trouble).toMatch(/^1 file could not be backed up/);
   });
 
   it('gives one up that is being made when the server stops, and calls that no trouble', async () => {

@@ -24,6 +24,7 @@ const { app } = appOf({
   spareOf: () => Promise.resolve(undefined),
   background: () => Promise.reject(new Error('Nothing is done here')),
   photoFolder: 'nowhere',
+  literatureFolder: 'nowhere',
   address: undefined,
   now: () => new Date(0),
   names: [],

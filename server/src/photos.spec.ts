@@ -6,9 +6,11 @@ import sharp from 'sharp';
 import { ProblemError } from './http/problem.js';
 import { openDatabase } from './database/open.js';
 import { bareJpeg, isBareJpeg } from '@brisk/core/photos';
-import { photoPath } from './photos/photo-files.js';
+import { photoFile } from './photos/photo-file.js';
+import { pathOn } from './shelf/shelf-files.js';
 import { PhotoStore } from './photos/photo-store.js';
-import { sweepPhotos } from './photos/sweep.js';
+import { LiteratureStore } from './literature/literature-store.js';
+import { sweepShelves } from './shelf/sweep.js';
 import { entry, TestServer } from './testing/test-server.js';
 
 const painted = (width: number, height: number) =>
@@ -184,7 +186,7 @@ describe('what is kept of a picture', () => {
     const file = await jpeg(80, 60);
     const { body } = await post(file);
     const photo = String(body['photo']);
-    const path = photoPath(join(server.folder, 'photos'), photo);
+    const path = pathOn(join(server.folder, 'photos'), photoFile(photo));
     writeFileSync(path, file.subarray(0, 40));
     await post(file);
     expect(readFileSync(path).equals(file)).toBe(true);
@@ -195,6 +197,7 @@ describe('sweeping', () => {
   it('removes what nobody names any more after a month, and nothing else', async () => {
     const shop = await TestServer.start();
     const store = new PhotoStore(join(shop.folder, 'photos'));
+    const shelves = { photos: store, literature: new LiteratureStore(join(shop.folder, 'literature')) };
     const keep = async (width: number) => (await store.keep(await jpeg(width, 50))).photo;
     const [named, takenBack, never] = [await keep(90), await keep(91), await keep(92)];
     const job = await shop.begin();
@@ -205,11 +208,11 @@ describe('sweeping', () => {
     await shop.pause();
     const database = await openDatabase(shop.folder);
     const inDays = (days: number) => new Date(Date.now() + days * 86_400_000);
-    expect(await sweepPhotos(database, store, inDays(29))).toBe(0);
-    expect(await sweepPhotos(database, store, inDays(31))).toBe(2);
-    const left = await store.all();
+    expect(await sweepShelves(database, shelves, inDays(29))).toBe(0);
+    expect(await sweepShelves(database, shelves, inDays(31))).toBe(2);
+    const left = await store.shelf.all();
     await database.close();
-    expect([named, takenBack, never].map((photo) => left.has(photo))).toEqual([true, false, false]);
+    expect([named, takenBack, never].map((photo) => left.has(photoFile(photo)))).toEqual([true, false, false]);
     rmSync(shop.folder, { recursive: true, force: true });
   });
 });

@@ -8,7 +8,7 @@ import { poolOf, type Pool } from './background/pool.js';
 import { BackupSchedule } from './backup/schedule.js';
 import { openDatabase } from './database/open.js';
 import { answerUnreadable } from './http/unreadable-requests.js';
-import { sweepPhotos } from './photos/sweep.js';
+import { sweepShelves } from './shelf/sweep.js';
 import type { Settings } from './settings.js';
 
 const DAY_MS = 86_400_000;
@@ -46,13 +46,14 @@ export async function serve(
   let closing = false;
   const now = () => new Date();
   const backups = settings.backup && new BackupSchedule(settings.dataFolder, settings.backup, now, logger);
-  const { app, cards, photos } = appOf({
+  const { app, cards, photos, literature } = appOf({
     database,
     logger,
     host: settings.host,
     names: settings.names ?? [],
     webFolder,
     photoFolder: join(settings.dataFolder, 'photos'),
+    literatureFolder: join(settings.dataFolder, 'literature'),
     incomingFolder,
     background: pool.run,
     room: room ?? (() => roomOn(settings.dataFolder)),
@@ -79,7 +80,9 @@ export async function serve(
   // After an upgrade every card is made anew; nobody’s question should have to wait for all of them.
   const caughtUp = cards.catchUp(() => closing).catch((error: unknown) => logger.error(error, 'Cards were not made'));
   const sweep = () =>
-    void sweepPhotos(database, photos, now()).catch((error: unknown) => logger.error(error, 'No pictures were swept'));
+    void sweepShelves(database, { photos, literature }, now()).catch((error: unknown) =>
+      logger.error(error, 'No files were swept'),
+    );
   const daily = setInterval(sweep, DAY_MS);
   daily.unref();
   void caughtUp.then(sweep);

@@ -145,7 +145,7 @@ describe('data that is not to be written to', () => {
   }
 
   it.each<readonly [string, (file: string) => void, RegExp]>([
-    ['is missing beside its photos', (file) => rmSync(file), /is missing, and its photos are there/],
+    ['is missing beside its photos', (file) => rmSync(file), /is missing, and what stands under photos is there/],
     ['was emptied', (file) => writeFileSync(file, ''), /is empty/],
     ['is something else', (file) => writeFileSync(file, 'x'.repeat(5_000)), /cannot be read as a database/],
     [

@@ -1,16 +1,23 @@
 import type { ConnectionId } from '../connection-map/index.js';
-import { isOpen, keptWhere, setsOf, type JobState } from '../ledger/index.js';
+import { isOpen, keptWhere, PART_CONDITION_WORDS, PLACE_WORDS, setsOf, type JobState } from '../ledger/index.js';
+import { pinnedToWords } from '../literature/index.js';
+import { partCards } from '../parts/index.js';
 import { answersAll } from './words.js';
 
 /** Something that answers a search, and where it is. */
 export interface Hit {
-  readonly is: 'joint' | 'note' | 'part' | 'photo';
+  readonly is: 'joint' | 'note' | 'part' | 'photo' | 'page';
   readonly words: string;
   /** Where it is, or what became of it. */
   readonly where: string;
   readonly connection?: ConnectionId;
   readonly operation?: string;
   readonly photo?: string;
+  /** The card of a part. */
+  readonly card?: string;
+  /** A file of the literature and a page of it. */
+  readonly file?: string;
+  readonly page?: number;
   readonly bag?: number;
   readonly tag?: number;
 }
@@ -26,10 +33,12 @@ export interface Findable {
 
 /** Everything on a job that can be found. */
 export function findableIn(state: JobState): readonly Findable[] {
-  return [...joints(state), ...notes(state), ...parts(state), ...photos(state)].map(({ more, ...hit }) => ({
-    hit,
-    text: `${hit.words} ${hit.where} ${more}`,
-  }));
+  return [...joints(state), ...notes(state), ...parts(state), ...photos(state), ...pages(state)].map(
+    ({ more, ...hit }) => ({
+      hit,
+      text: `${hit.words} ${hit.where} ${more}`,
+    }),
+  );
 }
 
 /**
@@ -118,13 +127,30 @@ function* notes(state: JobState): Iterable<Found> {
 }
 
 function* parts(state: JobState): Iterable<Found> {
-  for (const { name, quantity, reason, arrived } of state.needs.values())
+  for (const { name, quantity, reason, arrived, number, supplier } of state.needs.values())
     yield {
       is: 'part',
       words: name,
       where: `${quantity} ${arrived ? 'arrived' : 'on order'}`,
-      more: reason,
+      more: [reason, number, supplier].filter((words) => words !== undefined).join(' '),
     };
+  for (const { key, name, owner, place, where, condition, number, waitsFor } of partCards(state)) {
+    if (owner === 'bought' || place === 'to-come') continue;
+    yield {
+      is: 'part',
+      words: name,
+      where: [
+        PLACE_WORDS[place].toLowerCase(),
+        where,
+        condition === undefined ? undefined : PART_CONDITION_WORDS[condition],
+        waitsFor === undefined ? undefined : `waits for ${waitsFor}`,
+      ]
+        .filter((words) => words !== undefined)
+        .join(', '),
+      card: key,
+      more: number ?? '',
+    };
+  }
 }
 
 function* photos(state: JobState): Iterable<Found> {
@@ -145,5 +171,23 @@ function* photos(state: JobState): Iterable<Found> {
         ...(pinnedTo.tag === undefined ? [] : [`tag ${pinnedTo.tag} #${pinnedTo.tag}`]),
       ].join(' '),
     };
+  }
+}
+
+function* pages(state: JobState): Iterable<Found> {
+  for (const { file, title, pins, marks } of state.literature.values()) {
+    yield { is: 'page', words: title, where: 'literature', file, page: 1, more: '' };
+    for (const { page, to, words } of pins)
+      yield {
+        is: 'page',
+        words: words ?? pinnedToWords(state, to) ?? title,
+        where: `page ${page} of “${title}”`,
+        file,
+        page,
+        more: pinnedToWords(state, to) ?? '',
+      };
+    for (const [page, drawn] of marks)
+      for (const { words } of drawn)
+        if (words) yield { is: 'page', words, where: `page ${page} of “${title}”`, file, page, more: '' };
   }
 }

@@ -1,6 +1,6 @@
-import { extend, startOf, type EntryBody, type LedgerEntry } from '../ledger/index.js';
+import { canApply, extend, startOf, type EntryBody, type LedgerEntry } from '../ledger/index.js';
 import { withConnection } from '../testing/small-map.js';
-import { findIn, findPhotos, photosOf, whereabouts, wordsAsked } from './index.js';
+import { findIn, findPhotos, photosOf, photosOfPart, whereabouts, wordsAsked } from './index.js';
 
 let made = 0;
 const entry = (body: EntryBody, by = 'Ines', at = '2026-03-02T09:00:00.000Z'): LedgerEntry => {
@@ -27,6 +27,30 @@ const state = extend(startOf(plan), [
   entry(photo('a', { operation: 'open:radiator-bolts' }, 'Before the radiator came off')),
   entry(photo('b', { operation: 'close:radiator-bolts' }), 'Tobias', '2026-03-05T09:00:00.000Z'),
   entry(photo('c', { tag: 12 })),
+  entry({ kind: 'operation-done', operation: 'remove:radiator' }),
+  entry({ kind: 'part-placed', part: 'radiator', owner: 'host', place: 'shelf', where: 'rack 2', number: 'R 77-5' }),
+  entry(photo('d', { card: 'host:radiator' })),
+  entry({
+    kind: 'literature-added',
+    file: `${'e'.repeat(64)}.pdf`,
+    title: 'Cooling notes',
+    type: 'pdf',
+    pages: 4,
+    bytes: 900,
+  }),
+  entry({
+    kind: 'page-pinned',
+    file: `${'e'.repeat(64)}.pdf`,
+    page: 3,
+    to: { part: 'radiator' },
+    words: 'Its rubbers',
+  }),
+  entry({
+    kind: 'page-marked',
+    file: `${'e'.repeat(64)}.pdf`,
+    page: 2,
+    marks: [{ kind: 'text', from: { x: 0, y: 0 }, to: { x: 0, y: 0 }, words: 'Bleed here first' }],
+  }),
 ]);
 const find = (query: string) => findIn(state, wordsAsked(query));
 const day = (at: string) => at.slice(0, 10);
@@ -53,6 +77,16 @@ describe('finding again', () => {
     expect(find('radiator')[0]?.words.toLowerCase()).toContain('radiator');
   });
 
+  it('finds parts by name, box and number, and pages by what is written on them or pinned to', () => {
+    for (const query of ['radiator rack', 'R 77-5'])
+      expect(find(query)).toContainEqual(
+        expect.objectContaining({ is: 'part', card: 'host:radiator', where: 'on a shelf or in a box, rack 2' }),
+      );
+    expect(find('cooling notes').map(({ page }) => page)).toEqual(expect.arrayContaining([1, 2, 3]));
+    expect(find('rubbers')[0]).toMatchObject({ is: 'page', page: 3, where: 'page 3 of “Cooling notes”' });
+    expect(find('bleed here')[0]).toMatchObject({ is: 'page', page: 2 });
+  });
+
   it('asks for beginnings of words, and finds nothing for nothing', () => {
     expect(find('adiator')).toEqual([]);
     expect(find('  ')).toEqual([]);
@@ -75,7 +109,7 @@ describe('photos', () => {
   it('are found by part, station, day, person and words', () => {
     const found = (query: Parameters<typeof findPhotos>[1]) =>
       findPhotos(state, query, day).map((one) => one.photo.photo[0]);
-    expect(found({})).toEqual(['c', 'b', 'a']);
+    expect(found({})).toEqual(['d', 'c', 'b', 'a']);
     expect(found({ part: 'radiator' })).toEqual(['c', 'b', 'a']);
     expect(found({ part: 'body' })).toEqual(['b', 'a']);
     expect(found({ station: 'underside' })).toEqual(['c']);
@@ -88,5 +122,14 @@ describe('photos', () => {
     const { before, after } = photosOf(state, 'radiator-bolts');
     expect(before.map(({ photo: name }) => name[0])).toEqual(['a']);
     expect(after.map(({ photo: name }) => name[0])).toEqual(['b']);
+  });
+
+  it('of a part are those of its card, and those of its steps', () => {
+    const more = extend(state, [entry(photo('e', { operation: 'remove:radiator' }))]);
+    expect(photosOfPart(more, 'host:radiator').map(({ photo: name }) => name[0])).toEqual(['d', 'e']);
+    expect(photosOfPart(more, 'donor:radiator')).toEqual([]);
+    expect(canApply(more, entry(photo('f', { card: 'host:warp-coil' }))).map(({ words }) => words)).toEqual([
+      'There is no part called “host:warp-coil” on this job.',
+    ]);
   });
 });

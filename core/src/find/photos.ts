@@ -54,6 +54,14 @@ export function photosOf(
   };
 }
 
+/** Photos of a part by its card (`host:alternator`): taken of it, or at the steps of the part that was on the machine. */
+export function photosOfPart(state: JobState, card: string): readonly Photo[] {
+  return [...state.photos.values()].filter(({ pinnedTo }) => {
+    const step = pinnedTo.operation === undefined ? undefined : state.work.operations.get(pinnedTo.operation);
+    return pinnedTo.card === card || (step?.part !== undefined && `host:${step.part}` === card);
+  });
+}
+
 /** Photos taken at one step, in the order they were taken. */
 export function photosAt(state: JobState, operation: OperationId): readonly Photo[] {
   return [...state.photos.values()].filter(({ pinnedTo }) => pinnedTo.operation === operation);

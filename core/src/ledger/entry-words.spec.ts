@@ -140,6 +140,15 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
     { reading: 'compression', values: [11, 11, 8, 11] },
     /^Compression: 11, 11, 8, 11 bar\. Cylinder 3 has 73 %/,
   ],
+  'literature-added': [
+    { file: `${'a'.repeat(64)}.pdf`, title: 'Loom notes', type: 'pdf', pages: 3, bytes: 9_000 },
+    /^Literature: “Loom notes”, PDF, 3 pages$/,
+  ],
+  'page-marked': [{ file: `${'a'.repeat(64)}.pdf`, page: 2, marks: [] }, /^Page 2 of “a file” drawn on$/],
+  'page-pinned': [
+    { file: `${'a'.repeat(64)}.pdf`, page: 2, to: { part: 'alternator' } },
+    /^Page 2 of “a file” pinned to: alternator$/,
+  ],
   'pins-read': [
     { loom: 'host', pins: [{ plug: 'C1', pin: '4', signal: 'oil' }] },
     /^Pin table of the host’s loom: 1 pin$/,

@@ -12,6 +12,9 @@ import type { CostNoted } from './entries/parts/cost-noted.js';
 import type { PartPlaced } from './entries/parts/part-placed.js';
 import type { LookedAt } from './entries/bench/looked-at.js';
 import type { UnitMeasured } from './entries/bench/unit-measured.js';
+import type { LiteratureAdded } from './entries/literature/literature-added.js';
+import type { PageMarked } from './entries/literature/page-marked.js';
+import type { PagePinned } from './entries/literature/page-pinned.js';
 import type { PinsRead } from './entries/looms/pins-read.js';
 import type { SpliceDone } from './entries/looms/splice-done.js';
 import type { BoltFound } from './entries/fasteners/bolt-found.js';
@@ -96,6 +99,9 @@ export type EntryBody =
   | PartPlaced
   | LookedAt
   | UnitMeasured
+  | LiteratureAdded
+  | PageMarked
+  | PagePinned
   | PinsRead
   | SpliceDone
   | GroundChecked

@@ -26,6 +26,7 @@ import type { Keeping } from './entries/fasteners/keeping-chosen.js';
 import type { LoadReading } from './entries/lift/load-read.js';
 import type { Litres } from './entries/fluids/fluid-measured.js';
 import type { LeftAsItIs } from './entries/map/left-on-purpose.js';
+import type { Literature } from './entries/literature/literature-added.js';
 import type { Cost } from './entries/parts/cost-noted.js';
 import type { PlacedPart } from './entries/parts/part-placed.js';
 import type { Loom } from './entries/looms/pins-read.js';
@@ -99,6 +100,8 @@ export interface JobRecord {
   /** Pin tables by loom, and the splices that are made. */
   readonly pins: ReadonlyMap<Loom, readonly Pin[]>;
   readonly splices: ReadonlyMap<string, Mark>;
+  /** The files kept with the job, by file. */
+  readonly literature: ReadonlyMap<string, Literature>;
   readonly costs: ReadonlyMap<string, Cost>;
   /** What becomes of the units, what is renewed and what is left, and how long what wears is given. */
   readonly units: ReadonlyMap<PartId, DecidedUnit>;
@@ -148,6 +151,7 @@ export function emptyRecord(): JobRecord {
     readings: [],
     pins: new Map(),
     splices: new Map(),
+    literature: new Map(),
     costs: new Map(),
     units: new Map(),
     renewals: new Map(),

@@ -6,6 +6,8 @@ export interface PinnedTo {
   readonly connection?: ConnectionId;
   readonly tag?: number;
   readonly bag?: number;
+  /** The card of a part: `host:alternator`, `donor:turbo`, or a line that is bought. */
+  readonly card?: string;
 }
 
 /** What can be drawn on a picture. */

@@ -4,6 +4,7 @@ import { putRight } from '../jobs/put-right.js';
 import { readBundle } from '../jobs/read-bundle.js';
 import { readPlanning } from '../jobs/read-planning.js';
 import { readZip } from '../jobs/read-zip.js';
+import { readLiterature } from '../literature/read-literature.js';
 import { printLabels } from '../labels/print-labels.js';
 import { printSheet } from '../run-sheet/print-sheet.js';
 import { readTemplate } from '../shop/read-template.js';
@@ -17,6 +18,7 @@ export const TASKS = {
   'read a template': readTemplate,
   'read a bundle': readBundle,
   'read a bundle with photos': readZip,
+  'read literature': readLiterature,
   'look for a spare': spareIn,
   'put a job right': putRight,
 } as const;

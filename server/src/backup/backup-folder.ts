@@ -4,6 +4,8 @@ import { backupSchema, type Backup } from '@brisk/contracts/backup';
 import { check } from '@brisk/contracts/check';
 import Database from 'libsql';
 import { faultIn } from '../database/quick-check.js';
+import { photoFile } from '../photos/photo-file.js';
+import type { ShelfName } from '../shelf/shelf-files.js';
 
 /** Name of the account that a backup gives of itself, within its folder. */
 export const ACCOUNT = 'backup.json';
@@ -22,6 +24,20 @@ export type Progress = (words: string) => void;
 export interface BackupAt {
   readonly folder: string;
   readonly backup: Backup;
+}
+
+/** A file that belongs to a backup, and the shelf beside the backups it stands on. */
+export interface FileOfBackup {
+  readonly shelf: ShelfName;
+  readonly name: string;
+}
+
+/** Every picture and every file of the literature that `backup` has. */
+export function filesOf({ photos, literature = [] }: Backup): readonly FileOfBackup[] {
+  return [
+    ...photos.map((photo) => ({ shelf: 'photos' as const, name: photoFile(photo) })),
+    ...literature.map((name) => ({ shelf: 'literature' as const, name })),
+  ];
 }
 
 /** Name of the folder of a backup made at `madeAt` (ISO). */

@@ -3,17 +3,26 @@ import { dirname, join } from 'node:path';
 import { BACKUP_FORMAT, type Backup } from '@brisk/contracts/backup';
 import Database from 'libsql';
 import { DATABASE_FILE } from '../database/open.js';
-import { hashOf, photoPath, photosIn, toDisk } from '../photos/photo-files.js';
+import { hashIn, hashOf, namesOn, pathOn, SHELVES, toDisk } from '../shelf/shelf-files.js';
 import { keptOf } from './ages.js';
-import { ACCOUNT, BackupError, backupsIn, countsIn, folderName, UNFINISHED, type Progress } from './backup-folder.js';
+import {
+  ACCOUNT,
+  BackupError,
+  backupsIn,
+  countsIn,
+  filesOf,
+  folderName,
+  UNFINISHED,
+  type Progress,
+} from './backup-folder.js';
 
 /** What was begun so long ago will not be finished any more. */
 const GIVEN_UP_MS = 86_400_000;
 
 /**
  * Writes a backup of the data in `dataFolder` into a folder of its own within `into`, while a server may be running on
- * it: a consistent copy of the database and every picture that is not there yet. It is read back before it gets its
- * name; then those that are older than the ages kept go. A picture that is damaged where it stands is left out and named.
+ * it: a consistent copy of the database and every picture and file that is not there yet. It is read back before it gets its
+ * name; then those that are older than the ages kept go. One that is damaged where it stands is left out and named.
  * Throws {@link BackupError}.
  */
 export async function makeBackup(
@@ -36,7 +45,7 @@ export async function makeBackup(
       madeAt,
       ...countsIn(copy),
       database: await hashOf(copy),
-      ...(await copyPhotos(join(dataFolder, 'photos'), join(into, 'photos'), progress)),
+      ...(await copyShelves(dataFolder, into, progress)),
     };
     await writeFile(join(unfinished, ACCOUNT), JSON.stringify(backup));
     for (const file of [DATABASE_FILE, ACCOUNT]) await toDisk(join(unfinished, file));
@@ -59,26 +68,32 @@ function copyDatabase(from: string, to: string): void {
   }
 }
 
-async function copyPhotos(from: string, to: string, progress: Progress): Promise<Pick<Backup, 'photos' | 'damaged'>> {
-  const photos: string[] = [];
+async function copyShelves(
+  from: string,
+  to: string,
+  progress: Progress,
+): Promise<Pick<Backup, 'photos' | 'literature' | 'damaged'>> {
+  const copied = { photos: [] as string[], literature: [] as string[] };
   const damaged: string[] = [];
-  const all = await photosIn(from);
-  for (const [index, photo] of all.entries()) {
-    const whole = await copyPhoto(photo, from, to);
-    (whole ? photos : damaged).push(photo);
-    if ((index + 1) % 100 === 0) progress(`Picture ${index + 1} of ${all.length}`);
+  for (const shelf of SHELVES) {
+    const all = await namesOn(join(from, shelf));
+    for (const [index, name] of all.entries()) {
+      if (await copyFileOf(name, join(from, shelf), join(to, shelf))) copied[shelf].push(name);
+      else damaged.push(hashIn(name));
+      if ((index + 1) % 100 === 0) progress(`${shelf}: ${index + 1} of ${all.length}`);
+    }
   }
-  return { photos, damaged };
+  return { photos: copied.photos.map(hashIn), literature: copied.literature, damaged };
 }
 
-/** Whether `photo` is in the folder `to` now, as it should be. */
-async function copyPhoto(photo: string, from: string, to: string): Promise<boolean> {
-  const [source, target] = [photoPath(from, photo), photoPath(to, photo)];
+/** Whether the file `name` is on the shelf `to` now, as it should be. */
+async function copyFileOf(name: string, from: string, to: string): Promise<boolean> {
+  const [source, target] = [pathOn(from, name), pathOn(to, name)];
   if ((await sizeOf(target)) === (await sizeOf(source))) return true;
   const unfinished = `${target}${UNFINISHED}`;
   await mkdir(dirname(target), { recursive: true });
   await copyFile(source, unfinished);
-  if ((await hashOf(unfinished)) !== photo) {
+  if ((await hashOf(unfinished)) !== hashIn(name)) {
     await rm(unfinished);
     return false;
   }
@@ -88,17 +103,17 @@ async function copyPhoto(photo: string, from: string, to: string): Promise<boole
   return true;
 }
 
-/** Removes the backups whose age is not kept, the pictures that none of those left has, and what was given up half-way. */
+/** Removes the backups whose age is not kept, the files that none of those left has, and what was given up half-way. */
 async function thinOut(into: string, now: Date): Promise<void> {
   const all = await backupsIn(into);
   const keptTimes = keptOf(all.map(({ backup }) => backup.madeAt));
   const kept = all.filter(({ backup }) => keptTimes.has(backup.madeAt));
-  const needed = new Set(kept.flatMap(({ backup }) => backup.photos));
+  const needed = new Set(kept.flatMap(({ backup }) => filesOf(backup).map(({ name }) => name)));
   for (const { folder, backup } of all) {
     if (keptTimes.has(backup.madeAt)) continue;
     await rm(folder, { recursive: true, force: true });
-    for (const photo of backup.photos)
-      if (!needed.has(photo)) await rm(photoPath(join(into, 'photos'), photo), { force: true });
+    for (const { shelf, name } of filesOf(backup))
+      if (!needed.has(name)) await rm(pathOn(join(into, shelf), name), { force: true });
   }
   for (const name of (await readdir(into)).filter((one) => one.endsWith(UNFINISHED))) {
     const { mtimeMs } = await stat(join(into, name));

@@ -3,8 +3,8 @@ import { dirname, join } from 'node:path';
 import type { Backup } from '@brisk/contracts/backup';
 import { DataInUseError, lockFolder } from '../database/instance-lock.js';
 import { DATABASE_FILE } from '../database/open.js';
-import { hashOf, photoPath, toDisk } from '../photos/photo-files.js';
-import { BackupError, countsIn, folderName, readBackup, type Progress } from './backup-folder.js';
+import { hashIn, hashOf, pathOn, toDisk } from '../shelf/shelf-files.js';
+import { BackupError, countsIn, filesOf, folderName, readBackup, type Progress } from './backup-folder.js';
 
 /** What was gone back to, and where the data that stood there before is now. */
 export interface Restored {
@@ -39,13 +39,14 @@ export async function restore(
     const counts = countsIn(file);
     if (counts.jobs !== backup.jobs || counts.entries !== backup.entries)
       throw new BackupError('The database in that backup does not hold what it says.');
-    for (const [index, photo] of backup.photos.entries()) {
-      const target = photoPath(join(fresh, 'photos'), photo);
+    const files = filesOf(backup);
+    for (const [index, { shelf, name }] of files.entries()) {
+      const target = pathOn(join(fresh, shelf), name);
       await mkdir(dirname(target), { recursive: true });
-      await copyFile(photoPath(join(dirname(backupFolder), 'photos'), photo), target);
-      if ((await hashOf(target)) !== photo) throw new BackupError(`The picture ${photo} in that backup is damaged.`);
+      await copyFile(pathOn(join(dirname(backupFolder), shelf), name), target);
+      if ((await hashOf(target)) !== hashIn(name)) throw new BackupError(`${shelf}/${name} in that backup is damaged.`);
       await toDisk(target);
-      if ((index + 1) % 100 === 0) progress(`Picture ${index + 1} of ${backup.photos.length}`);
+      if ((index + 1) % 100 === 0) progress(`File ${index + 1} of ${files.length}`);
     }
   } catch (error) {
     await rm(fresh, { recursive: true, force: true });

@@ -84,7 +84,7 @@ export class BackupSchedule {
 
 function missingIn(backup: Backup | undefined): string | undefined {
   if (!backup || backup.damaged.length === 0) return undefined;
-  return `${several(backup.damaged.length, 'picture')} could not be backed up: damaged where kept.`;
+  return `${several(backup.damaged.length, 'file')} could not be backed up: damaged where kept.`;
 }
 
 function inAThreadOfItsOwn(dataFolder: string, into: string, now: Date, stop: AbortSignal): Promise<Backup> {

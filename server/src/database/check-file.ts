@@ -1,6 +1,7 @@
 import { existsSync, readdirSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'libsql';
+import { SHELVES } from '../shelf/shelf-files.js';
 import { migrationsIn } from './migrations-in.js';
 import { faultIn } from './quick-check.js';
 import { copyBefore } from './upgrade-copy.js';
@@ -14,13 +15,15 @@ const RESTORE = 'Nothing was written to it. Put a backup in its place, or set BR
 
 /**
  * Looks at the database file before anything is written to it; `known` names the migrations of this version. Throws
- * {@link DataDamagedError} where it is missing beside its photos, emptied, damaged, or of a newer version.
+ * {@link DataDamagedError} where it is missing beside its files, emptied, damaged, or of a newer version.
  */
 export function checkFile(file: string, known: readonly string[]): void {
   if (!existsSync(file)) {
-    const photos = join(dirname(file), 'photos');
-    if (existsSync(photos) && readdirSync(photos).length > 0)
-      throw new DataDamagedError(`${file} is missing, and its photos are there. ${RESTORE}`);
+    const shelf = SHELVES.find((name) => {
+      const folder = join(dirname(file), name);
+      return existsSync(folder) && readdirSync(folder).length > 0;
+    });
+    if (shelf) throw new DataDamagedError(`${file} is missing, and what stands under ${shelf} is there. ${RESTORE}`);
     return;
   }
   if (bytesIn(file) === 0 && bytesIn(`${file}-wal`) === 0) throw new DataDamagedError(`${file} is empty. ${RESTORE}`);

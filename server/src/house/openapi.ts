@@ -9,7 +9,7 @@ export const getJobsHouse: Json = {
 };
 
 export const getFind: Json = {
-  summary: 'Words looked for on every job: joints, bags, tags, notes, parts, photos',
+  summary: 'Words looked for on every job: joints, bags, tags, notes, parts and where they are, photos, pages',
   parameters: [{ name: 'q', in: 'query', required: false, schema: { type: 'string' } }],
   responses: { 200: answer('What answers, job by job.', { type: 'array' }) },
 };

@@ -9,6 +9,9 @@ export const BUNDLES_A_MINUTE = 120;
 /** Pictures that one address may send in a minute: a day’s work that was done without a network. */
 export const PICTURES_A_MINUTE = 1_200;
 
+/** Files of the literature that one address may send in a minute. */
+export const LITERATURE_A_MINUTE = 120;
+
 /** Lets one address ask `most` times a minute for what takes the server long. */
 export function perMinute(most: number): RequestHandler {
   return rateLimit({

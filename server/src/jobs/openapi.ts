@@ -112,7 +112,7 @@ export const getJobsBundle: Json = {
 };
 
 export const getJobsBundleZip: Json = {
-  summary: 'The job in one file with its photos: job.brisk.json, and photos/ by their hash',
+  summary: 'The job in one file with its photos: job.brisk.json, photos/ and literature/ by their hash',
   parameters: [jobParameter],
   responses: {
     200: { description: 'The file.', content: { 'application/zip': { schema: { type: 'string' } } } },

@@ -1,24 +1,35 @@
+import { join } from 'node:path';
 import { buffer } from 'node:stream/consumers';
+import { MOST_LITERATURE } from '@brisk/core/literature';
 import { openPromise, type Entry, type ZipFile } from 'yauzl';
 import { badInput, ProblemError } from '../http/problem.js';
+import { LiteratureStore } from '../literature/literature-store.js';
+import { readLiterature, typeOf } from '../literature/read-literature.js';
+import { photoFile } from '../photos/photo-file.js';
 import { PhotoStore } from '../photos/photo-store.js';
+import type { ShelfName } from '../shelf/shelf-files.js';
 import { readBundle, type ReadBundle } from './read-bundle.js';
 import { BUNDLE_FILE } from './write-zip.js';
 
-const PHOTO = /^photos\/([0-9a-f]{64})\.jpg$/;
+const FILE = /^(photos|literature)\/([0-9a-f]{64}\.(?:jpg|pdf|txt))$/;
 /** What a file may unpack to, so that a small one cannot fill the memory or the disk. */
-const MOST = { bundleBytes: 24_000_000, photoBytes: 12_000_000, entries: 3_010, bytes: 800_000_000 } as const;
+const MOST = {
+  bundleBytes: 24_000_000,
+  shelfBytes: { photos: 12_000_000, literature: MOST_LITERATURE.fileBytes },
+  entries: 3_070,
+  bytes: 800_000_000,
+} as const;
 /** A picture is packed already; one that unpacks to so many times its size is none. */
 const MOST_TIMES = 4;
 
-/** A bundle with photos as it was sent, and where its photos are put until it is taken in. */
+/** A bundle with its files as it was sent, and the folder in which they are put on shelves until it is taken in. */
 export interface ZipToRead {
   readonly path: string;
-  readonly photosInto: string;
+  readonly filesInto: string;
 }
 
-/** Reads what `zipBundle` wrote, one picture at a time. Throws `bad-input` for anything else, `too-large` for too much. */
-export async function readZip({ path, photosInto }: ZipToRead): Promise<ReadBundle> {
+/** Reads what `zipBundle` wrote, one file at a time. Throws `bad-input` for anything else, `too-large` for too much. */
+export async function readZip({ path, filesInto }: ZipToRead): Promise<ReadBundle> {
   const zip = await opened(path);
   try {
     const entries = await measured(zip);
@@ -26,14 +37,20 @@ export async function readZip({ path, photosInto }: ZipToRead): Promise<ReadBund
     if (!written)
       badInput([{ field: 'file', words: `There is no ${BUNDLE_FILE} in that file; it is not a job bundle of ours.` }]);
     const bundle = readBundle(await unpacked(zip, written));
-    const store = new PhotoStore(photosInto);
+    const photos = new PhotoStore(join(filesInto, 'photos'));
+    const literature = new LiteratureStore(join(filesInto, 'literature'));
+    /** Keeps one file; gives back the name its contents give it. */
+    const keep: Readonly<Record<ShelfName, (bytes: Buffer, name: string) => Promise<string>>> = {
+      photos: async (bytes) => photoFile((await photos.keep(bytes)).photo),
+      literature: async (bytes, name) =>
+        (await literature.keep(await readLiterature({ bytes, as: typeOf(name) }))).file,
+    };
     for (const entry of entries) {
-      const named = PHOTO.exec(entry.fileName)?.[1];
-      if (named === undefined) continue;
-      const { photo } = await store.keep(await unpacked(zip, entry));
-      if (photo !== named)
+      const [, shelf, name] = FILE.exec(entry.fileName) ?? [];
+      if (shelf === undefined || name === undefined) continue;
+      if ((await keep[shelf as ShelfName](await unpacked(zip, entry), name)) !== name)
         badInput([
-          { field: 'file', words: 'A photo in that file is not the one its name says. Nothing was taken in.' },
+          { field: 'file', words: 'A picture or file in there is not the one its name says. Nothing was taken in.' },
         ]);
     }
     return bundle;
@@ -57,13 +74,13 @@ async function measured(zip: ZipFile): Promise<readonly Entry[]> {
   let bytes = 0;
   try {
     for await (const entry of zip.eachEntry()) {
-      const isPhoto = PHOTO.test(entry.fileName);
-      if (!isPhoto && entry.fileName !== BUNDLE_FILE) continue;
+      const shelf = FILE.exec(entry.fileName)?.[1] as ShelfName | undefined;
+      if (!shelf && entry.fileName !== BUNDLE_FILE) continue;
       const { uncompressedSize, compressedSize } = entry;
       bytes += uncompressedSize;
       if (
-        uncompressedSize > (isPhoto ? MOST.photoBytes : MOST.bundleBytes) ||
-        (isPhoto && uncompressedSize > compressedSize * MOST_TIMES + 1_000) ||
+        uncompressedSize > (shelf ? MOST.shelfBytes[shelf] : MOST.bundleBytes) ||
+        (shelf === 'photos' && uncompressedSize > compressedSize * MOST_TIMES + 1_000) ||
         bytes > MOST.bytes
       )
         tooMuch();

@@ -18,6 +18,7 @@ import type { LedgerEntry } from '@brisk/core/ledger';
 import { sealOf, sealOn, type Seal } from '@brisk/core/seal';
 import { lookAtOf } from '@brisk/core/survey';
 import { rm } from 'node:fs/promises';
+import { join } from 'node:path';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Request } from 'express';
 import type { SpareFromBackup } from '../backup/spare.js';
@@ -36,6 +37,8 @@ import {
 import { apiRouter, type ApiRouter } from '../http/api-router.js';
 import { BUNDLES_A_MINUTE, perMinute } from '../http/limits.js';
 import { badInput, ProblemError } from '../http/problem.js';
+import type { LiteratureStore } from '../literature/literature-store.js';
+import { photoFile } from '../photos/photo-file.js';
 import type { PhotoStore } from '../photos/photo-store.js';
 import type { ShopStore } from '../shop/shop-store.js';
 import type { JobCards } from './job-cards.js';
@@ -52,6 +55,7 @@ export interface JobParts {
   readonly cards: JobCards;
   readonly shop: ShopStore;
   readonly photos: PhotoStore;
+  readonly literature: LiteratureStore;
   readonly background: InBackground;
   /** A copy of a job from before, where there is one. */
   readonly spareOf: (job: string) => Promise<SpareFromBackup | undefined>;
@@ -61,7 +65,17 @@ export interface JobParts {
 }
 
 /** Jobs, their ledgers and their bundles. */
-export function jobRoutes({ store, cards, shop, photos, background, spareOf, incoming, now }: JobParts): ApiRouter {
+export function jobRoutes({
+  store,
+  cards,
+  shop,
+  photos,
+  literature,
+  background,
+  spareOf,
+  incoming,
+  now,
+}: JobParts): ApiRouter {
   const api = apiRouter();
   const layouts = TEMPLATES.map(({ layout }) => summaryOfLayout(layout));
 
@@ -159,24 +173,29 @@ export function jobRoutes({ store, cards, shop, photos, background, spareOf, inc
     const { state } = await store.read(jobIn(request));
     response.attachment(`${fileName(bundle.job.title)}.brisk.zip`);
     response.type('application/zip');
-    await zipBundle(bundle, state.photos.keys(), photos, response);
+    const files = [
+      { named: 'photos', shelf: photos.shelf, names: [...state.photos.keys()].map(photoFile) },
+      { named: 'literature', shelf: literature.shelf, names: state.literature.keys() },
+    ] as const;
+    await zipBundle(bundle, files, response);
   });
 
   const takeIn = async (read: ReadBundle) => {
     const { job, written } = await store.takeIn(read);
     return { id: job.id, title: job.title, written };
   };
-  /** Takes in a bundle and its photos; of one that is refused nothing stays. */
+  /** Takes in a bundle and its files; of one that is refused nothing stays. */
   const takeInZip = async (path: string) => {
-    const photosInto = `${path}.photos`;
+    const filesInto = `${path}.files`;
     try {
-      const read = await background('read a bundle with photos', { path, photosInto });
+      const read = await background('read a bundle with photos', { path, filesInto });
       const taken = await takeIn(read);
-      // Killed in between, the job waits for its pictures; the same file, sent again, brings them.
-      await photos.takeOver(photosInto);
+      // Killed in between, the job waits for its files; the same file, sent again, brings them.
+      await photos.shelf.takeOver(join(filesInto, 'photos'));
+      await literature.shelf.takeOver(join(filesInto, 'literature'));
       return taken;
     } finally {
-      await rm(photosInto, { recursive: true, force: true });
+      await rm(filesInto, { recursive: true, force: true });
     }
   };
 

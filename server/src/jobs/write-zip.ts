@@ -3,18 +3,21 @@ import type { Writable } from 'node:stream';
 import { once } from 'node:events';
 import type { Bundle } from '@brisk/contracts/bundle';
 import { Zip, ZipPassThrough, strToU8 } from 'fflate';
-import type { PhotoStore } from '../photos/photo-store.js';
+import type { Shelf } from '../shelf/shelf.js';
+import type { ShelfName } from '../shelf/shelf-files.js';
 
-/** Name of the bundle within the file; the photos stand beside it, each under its hash. */
+/** Name of the bundle within the file; its photos and its literature stand beside it, each under its hash. */
 export const BUNDLE_FILE = 'job.brisk.json';
 
-/** Writes a bundle and its photos to `out` as one ZIP, picture by picture. Photos that are not here are left out. */
-export async function zipBundle(
-  bundle: Bundle,
-  photos: Iterable<string>,
-  store: PhotoStore,
-  out: Writable,
-): Promise<void> {
+/** Files that go with a bundle: the shelf they stand on, and their names. */
+export interface FilesOfBundle {
+  readonly named: ShelfName;
+  readonly shelf: Shelf;
+  readonly names: Iterable<string>;
+}
+
+/** Writes a bundle and its files to `out` as one ZIP, file by file. Those that are not here are left out. */
+export async function zipBundle(bundle: Bundle, files: readonly FilesOfBundle[], out: Writable): Promise<void> {
   const failed: Error[] = [];
   const zip = new Zip((error, piece) => {
     if (error) failed.push(error);
@@ -28,10 +31,11 @@ export async function zipBundle(
     if (out.writableNeedDrain) await once(out, 'drain');
   };
   await add(BUNDLE_FILE, strToU8(JSON.stringify(bundle)));
-  for (const photo of photos) {
-    const path = await store.file(photo).catch(() => undefined);
-    if (path !== undefined) await add(`photos/${photo}.jpg`, await readFile(path));
-  }
+  for (const { named, shelf, names } of files)
+    for (const name of names) {
+      const path = await shelf.file(name).catch(() => undefined);
+      if (path !== undefined) await add(`${named}/${name}`, await readFile(path));
+    }
   zip.end();
   out.end();
 }

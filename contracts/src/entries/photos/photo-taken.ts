@@ -13,6 +13,7 @@ export const photoTakenSchema: EntrySchema<'photo-taken'> = entry('photo-taken',
     connection: optionalId(),
     tag: optionalNumber(),
     bag: optionalNumber(),
+    card: optionalId(),
   }),
   words: optionalText(),
 });

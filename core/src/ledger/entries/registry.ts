@@ -13,6 +13,9 @@ import { costNoted } from './parts/cost-noted.js';
 import { partPlaced } from './parts/part-placed.js';
 import { lookedAt } from './bench/looked-at.js';
 import { unitMeasured } from './bench/unit-measured.js';
+import { literatureAdded } from './literature/literature-added.js';
+import { pageMarked } from './literature/page-marked.js';
+import { pagePinned } from './literature/page-pinned.js';
 import { pinsRead } from './looms/pins-read.js';
 import { spliceDone } from './looms/splice-done.js';
 import { boltFound } from './fasteners/bolt-found.js';
@@ -98,6 +101,9 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'part-placed': partPlaced,
   'looked-at': lookedAt,
   'unit-measured': unitMeasured,
+  'literature-added': literatureAdded,
+  'page-marked': pageMarked,
+  'page-pinned': pagePinned,
   'pins-read': pinsRead,
   'splice-done': spliceDone,
   'ground-checked': groundChecked,

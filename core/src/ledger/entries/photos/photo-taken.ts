@@ -2,6 +2,7 @@ import type { PhotoMark, PinnedTo } from '../../../photos/index.js';
 import { NOTHING, unknown } from '../../refusal.js';
 import type { Mark } from '../../state.js';
 import type { EntryRules } from '../entry-rules.js';
+import { OWNERS } from '../parts/part-placed.js';
 
 /** A picture, named by the hash of its contents, and what it shows. */
 export interface PhotoTaken {
@@ -24,8 +25,10 @@ export interface Photo extends Mark {
 }
 
 export const photoTaken: EntryRules<PhotoTaken> = {
-  mayFollow({ work }, { pinnedTo: { operation, connection } }) {
+  mayFollow({ work, needs }, { pinnedTo: { operation, connection, card } }) {
     if (operation !== undefined && !work.operations.has(operation)) return unknown('step', operation);
+    if (card !== undefined && !needs.has(card) && !work.plan.map.parts.some(({ id }) => isCardOf(card, id)))
+      return unknown('part', card);
     return connection === undefined || work.connections.has(connection) ? NOTHING : unknown('connection', connection);
   },
   fold(draft, { photo, widthPx, heightPx, pinnedTo, words }, mark) {
@@ -39,3 +42,7 @@ export const photoTaken: EntryRules<PhotoTaken> = {
     return of ? `Photo: ${of}` : 'Photo';
   },
 };
+
+function isCardOf(card: string, part: string): boolean {
+  return OWNERS.some((owner) => card === `${owner}:${part}`);
+}
