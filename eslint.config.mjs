@@ -17,6 +17,7 @@ const WEB_ROOMS = [
   'ui',
   'session',
   'photos',
+  'literature',
   'labels',
   'map',
   'planning',

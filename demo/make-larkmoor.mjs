@@ -14,6 +14,7 @@ import { interfacesOf, swapWork } from '@brisk/core/swap';
 import { LIFT, usualSettings } from '@brisk/core/planning';
 import { lookAtOf } from '@brisk/core/survey';
 import { Crew, idFrom } from './stories/crew.mjs';
+import { ENGINE_PINS, HOST_PINS } from './stories/tug-pins.mjs';
 
 /** What a survey of the shed’s longitudinal diesels comes to: both are alike in what was asked. */
 const LENGTHWISE = { layout: 'longitudinal-automatic', choices: {}, powerpack: 'engine-with-gearbox', route: 'top' };
@@ -44,6 +45,20 @@ function photo(name, pinnedTo, words) {
     heightPx: 1200,
     pinnedTo,
     words,
+  };
+}
+
+/** One of the sample files of the literature, as a ledger names it. */
+function literature(name, title, pages) {
+  const bytes = readFileSync(new URL(`literature/${name}`, import.meta.url));
+  const [, ending] = name.split('.');
+  return {
+    kind: 'literature-added',
+    file: `${createHash('sha256').update(bytes).digest('hex')}.${ending}`,
+    title,
+    type: ending === 'pdf' ? 'pdf' : 'text',
+    pages,
+    bytes: bytes.length,
   };
 }
 
@@ -425,6 +440,32 @@ function tug() {
     },
     '2026-11-09',
   );
+  const looms = literature('tug-loom-notes.pdf', 'Loom and bell notes', 3);
+  const cooling = literature('tug-cooling.txt', 'Cooling: fill and bleed', 1);
+  const pinned = ({ file }, page, to, words) => ({ kind: 'page-pinned', file, page, to, words });
+  crew.write(
+    'Ruth',
+    8,
+    looms,
+    cooling,
+    pinned(looms, 3, { connection: 'bell-housing' }, 'Where the three long ones go'),
+    pinned(looms, 1, { connection: 'loom-bulkhead' }, 'Plug faces'),
+    pinned(looms, 2, { part: 'loom' }, 'What each pin carries'),
+    pinned(cooling, 1, { part: 'radiator' }, 'Filling and where it holds air'),
+    {
+      kind: 'page-marked',
+      file: looms.file,
+      page: 3,
+      marks: [
+        {
+          kind: 'arrow',
+          from: { x: 0.02, y: 0.2 },
+          to: { x: 0.13, y: 0.297 },
+          words: 'Bracket under this head',
+        },
+      ],
+    },
+  );
   crew.workUntil((state) => stopOf(state) === 'bench');
   crew.write('Ruth', 5, {
     kind: 'part-needed',
@@ -527,44 +568,8 @@ function tug() {
     },
   );
   for (let step = 0; step < 6; step += 1) crew.step();
-  const pin = (plug, at, signal, colour, more = {}) => ({ plug, pin: at, signal, colour, ...more });
-  crew.write('Ruth', 30, {
-    kind: 'pins-read',
-    loom: 'host',
-    pins: [
-      pin('H1', '1', 'battery supply', 'red', { sizeMm2: 6, goesTo: 'fuse box', lengthM: 1.6 }),
-      pin('H1', '2', 'ignition switched supply', 'black', { sizeMm2: 1.5, goesTo: 'fuse 4' }),
-      pin('H1', '3', 'starter signal', 'yellow', { sizeMm2: 2.5, goesTo: 'key' }),
-      pin('H1', '4', 'charge lamp', 'blue', { sizeMm2: 0.75, goesTo: 'dash' }),
-      pin('H1', '5', 'oil pressure lamp', 'brown', { sizeMm2: 0.75, goesTo: 'dash' }),
-      pin('H1', '6', 'coolant temp gauge', 'green', { sizeMm2: 0.75, goesTo: 'dash' }),
-      pin('H1', '7', 'rev counter', 'white', { sizeMm2: 0.75, goesTo: 'dash' }),
-      pin('H1', '8', 'ground', 'black', { sizeMm2: 4, goesTo: 'frame' }),
-      pin('H2', '1', 'fuel pump supply', 'red', { sizeMm2: 1.5, goesTo: 'tank', lengthM: 4.2 }),
-      pin('H2', '2', 'fuel gauge sender', 'grey', { sizeMm2: 0.75, goesTo: 'tank' }),
-      pin('H2', '3', 'stop solenoid', 'violet', { sizeMm2: 1.5, goesTo: 'injection pump' }),
-      pin('H2', '4', 'glow relay', 'orange', { sizeMm2: 2.5, goesTo: 'relay board' }),
-    ],
-  });
-  crew.write('Ruth', 20, {
-    kind: 'pins-read',
-    loom: 'engine',
-    pins: [
-      pin('E1', '1', 'permanent supply +', 'red', { sizeMm2: 6, amps: 40, goesTo: 'control unit', lengthM: 1.1 }),
-      pin('E1', '2', 'switched supply key', 'green', { sizeMm2: 1.5, goesTo: 'control unit' }),
-      pin('E1', '5', 'earth', 'brown', { sizeMm2: 4, goesTo: 'control unit' }),
-      pin('E1', '9', 'starter relay signal', 'white', { sizeMm2: 2.5, goesTo: 'key' }),
-      pin('E2', '3', 'alternator lamp', 'blue', { sizeMm2: 0.75, goesTo: 'dash' }),
-      pin('E2', '4', 'oil press warning', 'black', { sizeMm2: 0.75, goesTo: 'dash' }),
-      pin('E2', '5', 'water temperature gauge', 'yellow', { sizeMm2: 0.75, goesTo: 'dash' }),
-      pin('E2', '6', 'tacho counter', 'grey', { sizeMm2: 0.75, goesTo: 'dash' }),
-      pin('E2', '8', 'fuel pump feed', 'red', { sizeMm2: 1.5, amps: 8, goesTo: 'tank', lengthM: 2.6 }),
-      pin('E2', '11', 'preheat relay', 'orange', { sizeMm2: 2.5, goesTo: 'relay board' }),
-      pin('E3', '1', 'pedal position 1', 'violet', { sizeMm2: 0.5, goesTo: 'pedal' }),
-      pin('E3', '2', 'pedal position 2', 'pink', { sizeMm2: 0.5, goesTo: 'pedal' }),
-      pin('E3', '7', 'fault lamp', 'white', { sizeMm2: 0.5, goesTo: 'dash' }),
-    ],
-  });
+  crew.write('Ruth', 30, { kind: 'pins-read', loom: 'host', pins: HOST_PINS });
+  crew.write('Ruth', 20, { kind: 'pins-read', loom: 'engine', pins: ENGINE_PINS });
   crew.write('Tobias', 12, { kind: 'splice-done', splice: 'H1.2-E1.2' }, { kind: 'splice-done', splice: 'H1.5-E2.4' });
   return crew;
 }

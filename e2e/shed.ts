@@ -1,4 +1,6 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import type { JobWithLedger } from '@brisk/contracts/job';
 import {
   countingAt,
@@ -12,6 +14,10 @@ import {
 import type { OperationKind } from '@brisk/core/teardown';
 import { expect, type APIRequestContext, type Locator, type Page } from '@playwright/test';
 import { entriesForNext } from '../core/src/testing/crew';
+
+/** A PDF of three sheets, as the demo has it, and the name it is kept under. */
+export const LOOM_NOTES_PDF = readFileSync(join(import.meta.dirname, '../demo/literature/tug-loom-notes.pdf'));
+export const LOOM_NOTES = `${createHash('sha256').update(LOOM_NOTES_PDF).digest('hex')}.pdf`;
 
 /** Begins a job over the API and returns its id. */
 export async function beginJob(

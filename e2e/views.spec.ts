@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { violations } from './axe';
-import { demoJob } from './shed';
+import { demoJob, LOOM_NOTES } from './shed';
 
 /** Every view, by the demo job it is looked at on. */
 const VIEWS: Readonly<Record<string, readonly string[]>> = {
@@ -16,7 +16,7 @@ const VIEWS: Readonly<Record<string, readonly string[]>> = {
     '/first-start',
     '/handover',
   ],
-  'Minibus, its things': ['/bags', '/bags/steering-pump-bolts', '/mystery', '/photos', '/record'],
+  'Minibus, its things': ['/bags', '/bags/steering-pump-bolts', '/mystery', '/photos', '/literature', '/record'],
   'Belt loader': ['/refit'],
   'De-icer': ['/bench', '/first-start', '/handover'],
   'Fire tender': ['/handover'],
@@ -24,7 +24,16 @@ const VIEWS: Readonly<Record<string, readonly string[]>> = {
   'Tractor 3': ['/lift', '/lift/way', '/lift/rig'],
   Sweeper: ['/survey', '/survey/files', '/plan', '/plan/schools', '/plan/ways', '/plan/tools'],
   Pickup: ['/bench', '/bench/looked', '/bench/where', '/plan?way=bench'],
-  'Tug 2': ['/bench/now-or-later', '/bench/parts', '/bench/looms', '/survey/donor', '/survey/joints', '/survey/pull'],
+  'Tug 2': [
+    '/bench/now-or-later',
+    '/bench/parts',
+    '/bench/looms',
+    '/literature',
+    `/literature/${LOOM_NOTES}/3`,
+    '/survey/donor',
+    '/survey/joints',
+    '/survey/pull',
+  ],
 };
 /** Axe looks at everything at the widest, and at the looks of the narrowest by night; at each for what sticks out. */
 const WIDE = { width: 1280, height: 800 };

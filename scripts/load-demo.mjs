@@ -4,9 +4,10 @@ import { root } from './say.mjs';
 
 const folder = join(root, 'demo/larkmoor');
 const photos = join(root, 'demo/photos');
+const literature = join(root, 'demo/literature');
 
 /**
- * Brings every bundle of the demo, its sample photos and the shop’s tools in through the API, as a person would. What has been worked on
+ * Brings every bundle of the demo, its sample photos and literature, and the shop’s tools in through the API, as a person would. What has been worked on
  * since is left as it is. Returns a line for each.
  */
 export async function loadDemo(address) {
@@ -34,6 +35,16 @@ export async function loadDemo(address) {
     if (!answer.ok) throw new Error(`${name}: ${(await answer.json()).detail}`);
   }
   lines.push(`Sample photos: ${pictures.length}`);
+  const files = readdirSync(literature);
+  for (const name of files) {
+    const answer = await fetch(`${address}/api/literature`, {
+      method: 'POST',
+      headers: { 'content-type': name.endsWith('.pdf') ? 'application/pdf' : 'text/plain' },
+      body: readFileSync(join(literature, name)),
+    });
+    if (!answer.ok) throw new Error(`${name}: ${(await answer.json()).detail}`);
+  }
+  lines.push(`Sample literature: ${files.length}`);
   const document = JSON.parse(readFileSync(join(root, 'demo/tools.json'), 'utf8'));
   const kept = await (await fetch(`${address}/api/tools`)).json();
   if (kept.revision === 0) {

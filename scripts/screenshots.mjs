@@ -32,7 +32,7 @@ const views = {
   strip: `/jobs/${minibus}/strip?hand=open:downpipe-turbo`,
   bags: `/jobs/${minibus}/bags`,
   mystery: `/jobs/${minibus}/mystery`,
-  photo: [`/jobs/${minibus}/photos`, 'Upper nut at the turbocharger'],
+  literature: [`/jobs/${job('Tug 2')}/literature`, 'The bell housing'],
   lift: `/jobs/${minibus}/lift/way`,
   bench: `/jobs/${job('Pickup')}/bench`,
   'now-or-later': `/jobs/${job('Tug 2')}/bench/now-or-later`,
@@ -70,7 +70,7 @@ for (const [name, path] of Object.entries(views)) {
     await page.getByText('One more part off').waitFor();
     for (let move = 0; move < 4; move += 1) await page.getByRole('button', { name: 'Next move' }).click();
   }
-  if (name === 'photo') await page.locator('.ground canvas').first().waitFor();
+  if (name === 'literature') await page.locator('bl-marked-picture canvas').first().waitFor();
   await page.screenshot({ path: join(out, `${name}.png`) });
   say(name);
 }

@@ -9,6 +9,7 @@ import type { InBackground } from './background/tasks.js';
 import { boltCardRoutes } from './bolt-card/routes.js';
 import { craneScaleRoutes } from './crane-scale/routes.js';
 import type { OpenDatabase } from './database/open.js';
+import { besidePdfs } from './http/beside-pdfs.js';
 import { documentRoutes, healthRoutes } from './http/own-routes.js';
 import { answerProblem, nothingHere, ProblemError } from './http/problem.js';
 import { security } from './http/security.js';
@@ -117,6 +118,7 @@ export function appOf({
   for (const { router } of served) app.use('/api', router);
   app.use('/api', documentRoutes(served).router);
   app.use('/api', nothingHere);
+  app.use(besidePdfs());
   app.use(webFiles(webFolder));
   app.use(nothingHere);
   app.use(answerProblem(logger));

@@ -128,6 +128,19 @@ describe('a file of the literature', () => {
   });
 });
 
+it('has beside it what its reader in the browser asks for', async () => {
+  for (const [path, type] of [
+    ['/pdf/cmaps/78-EUC-H.bcmap', 'application/octet-stream'],
+    ['/pdf/fonts/FoxitFixed.pfb', 'application/octet-stream'],
+    ['/pdf/unpack/jbig2.wasm', 'application/wasm'],
+  ] as const) {
+    const response = await fetch(server.address + path);
+    expect([path, response.status, response.headers.get('content-type')]).toEqual([path, 200, type]);
+    await response.body?.cancel();
+  }
+  expect((await fetch(`${server.address}/pdf/unpack/..%2Fpackage.json`)).status).not.toBe(200);
+});
+
 describe('what belongs to a job', () => {
   const jobWithBook = async () => {
     const { body } = await post(pdf);

@@ -34,7 +34,7 @@ export {
   type Place,
 } from './entries/parts/part-placed.js';
 export type { Literature } from './entries/literature/literature-added.js';
-export type { PinnedPage, BelongsTo } from './entries/literature/page-pinned.js';
+export type { BelongsTo, PinnedPage } from './entries/literature/page-pinned.js';
 export { LOOM_WORDS, LOOMS, type Loom } from './entries/looms/pins-read.js';
 export type { Compared } from './entries/parts/part-compared.js';
 export { NEXT_STAGES, PART_STAGES, STAGE_WORDS, type PartStage } from './entries/parts/part-moved-on.js';

@@ -1,4 +1,5 @@
 import type { Circuit, Connection, FastenerSet } from '../connection-map/index.js';
+import { pagesFor } from '../literature/index.js';
 import { setsOf, type JobState } from '../ledger/index.js';
 import type { Operation } from '../teardown/index.js';
 
@@ -20,6 +21,9 @@ export function detailsOf(state: JobState, operation: Operation): StepDetails {
     figures: [
       ...(connection ? ofJoint(operation, connection, setsOf(state, connection.id)) : []),
       ...(circuit ? [ofFluid(operation, circuit)] : []),
+      ...pagesFor(state, operation).map(
+        ({ title, page, words }) => `see “${title}”, page ${page}${words === undefined ? '' : `: ${words}`}`,
+      ),
     ],
     looks: holdPoint?.confirmations.map(({ words }) => words) ?? [],
   };

@@ -28,6 +28,8 @@ export function security(host: string, names: readonly string[]): readonly Reque
         directives: {
           defaultSrc: ["'self'"],
           styleSrc: ["'self'", (_request, response) => `'nonce-${nonceOf(response as Response)}'`],
+          // What unpacks scanned pages comes as WebAssembly; no program may be written from words all the same.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           imgSrc: ["'self'", 'data:', 'blob:'],
           objectSrc: ["'none'"],
           baseUri: ["'self'"],

@@ -120,6 +120,16 @@ export const routes: Routes = [
         loadComponent: () => import('./pages/photos/photo-view').then((m) => m.PhotoView),
       },
       {
+        path: 'literature',
+        title: 'Literature',
+        loadComponent: () => import('./pages/literature/literature').then((m) => m.LiteratureList),
+      },
+      {
+        path: 'literature/:file/:page',
+        title: 'Page',
+        loadComponent: () => import('./pages/literature/page-view').then((m) => m.PageView),
+      },
+      {
         path: 'record',
         title: 'Record',
         loadComponent: () => import('./pages/record/record').then((m) => m.RecordView),

@@ -35,6 +35,7 @@ import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
 import type { HouseKnowledge } from '@brisk/core/house';
 import { jobCode } from '@brisk/core/labels';
 import { usualMap } from '@brisk/core/layouts';
+import { ENDING_OF, type KeptLiterature, type LiteratureType } from '@brisk/core/literature';
 import { foldLedger, lostBy, replay, type EntryBody, type LedgerEntry } from '@brisk/core/ledger';
 import { defer, of, throwError, type Observable } from 'rxjs';
 import type { ISchema } from 'yup';
@@ -91,6 +92,7 @@ export class FakeServer implements Pick<
   | 'tools'
   | 'keepTools'
   | 'keepPhoto'
+  | 'keepLiterature'
   | 'house'
   | 'find'
   | 'jobByCode'
@@ -110,6 +112,9 @@ export class FakeServer implements Pick<
   /** Pictures that were sent, and the answer to the next ones where they are refused. */
   photos: Blob[] = [];
   nextPhoto: HttpErrorResponse | undefined;
+  /** Files of the literature that were sent, and the answer to the next one where it is refused. */
+  literature: { readonly file: Blob; readonly type: LiteratureType }[] = [];
+  nextLiterature: HttpErrorResponse | undefined;
   knowledge: HouseKnowledge = { notes: {}, troubles: {}, minutes: {}, found: [] };
   hits: readonly JobHits[] = [];
   asked: string[] = [];
@@ -268,6 +273,17 @@ export class FakeServer implements Pick<
           position: 1 + this.entries.findIndex((entry) => entry.id === id),
         })),
       };
+    });
+  }
+
+  keepLiterature(file: Blob, type: LiteratureType): Observable<KeptLiterature> {
+    return this.answer(() => {
+      const refusal = this.nextLiterature;
+      this.nextLiterature = undefined;
+      if (refusal) throw refusal;
+      this.literature.push({ file, type });
+      const name = `${String(this.literature.length).padStart(64, '0')}.${ENDING_OF[type]}`;
+      return { file: name, type, pages: type === 'pdf' ? 3 : 1, bytes: file.size };
     });
   }
 

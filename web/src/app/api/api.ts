@@ -20,7 +20,11 @@ import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep, ToolList } from '
 import type { JobHits, KeptPhoto } from '@brisk/contracts/house';
 import type { InspectionSheet } from '@brisk/core/donor';
 import type { HouseKnowledge } from '@brisk/core/house';
+import type { KeptLiterature, LiteratureType } from '@brisk/core/literature';
 import type { Observable } from 'rxjs';
+
+/** How files of the literature are named to the server, where the browser may not know. */
+const SENT_AS: Readonly<Partial<Record<LiteratureType, string>>> = { pdf: 'application/pdf', text: 'text/plain' };
 
 /** What the server answers, request by request. Errors come as `HttpErrorResponse`; see `problem-words.ts`. */
 @Injectable({ providedIn: 'root' })
@@ -121,6 +125,13 @@ export class Api {
   /** Sends one picture; the answer says under which name it is kept. */
   keepPhoto(picture: Blob): Observable<KeptPhoto> {
     return this.http.post<KeptPhoto>('/api/photos', picture, { headers: { 'content-type': picture.type } });
+  }
+
+  /** Sends one file of the literature; the answer says under which name it is kept. */
+  keepLiterature(file: Blob, type: LiteratureType): Observable<KeptLiterature> {
+    return this.http.post<KeptLiterature>('/api/literature', file, {
+      headers: { 'content-type': SENT_AS[type] ?? file.type },
+    });
   }
 
   house(job: string): Observable<HouseKnowledge> {

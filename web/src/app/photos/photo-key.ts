@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { booleanAttribute, ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { PinnedTo } from '@brisk/core/photos';
 import { FileKey } from '../ui/file-key';
 import { PhotoBox } from './photo-box';
@@ -15,6 +15,8 @@ import { PhotoTaking } from './photo-taking';
       accept="image/*"
       many
       field="photos"
+      [of]="of()"
+      [plain]="plain()"
       [words]="box.atWork() > 0 ? 'Taking in ' + box.atWork() + '…' : words()"
       (chosen)="taking.take($event, pinnedTo())"
     />
@@ -23,6 +25,9 @@ import { PhotoTaking } from './photo-taking';
 export class PhotoKey {
   readonly pinnedTo = input.required<PinnedTo>();
   readonly words = input('Photo');
+  /** What it takes a photo of, where several such keys stand on one page. */
+  readonly of = input<string>();
+  readonly plain = input(false, { transform: booleanAttribute });
   protected readonly box = inject(PhotoBox);
   protected readonly taking = inject(PhotoTaking);
 }

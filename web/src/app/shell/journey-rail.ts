@@ -17,6 +17,7 @@ import { isPast, waitsAt } from '@brisk/core/journey';
 const STORE = [
   { path: 'bags', words: 'Bags', key: '9', icon: 'bag' },
   { path: 'photos', words: 'Photos', key: '0', icon: 'photos' },
+  { path: 'literature', words: 'Literature', key: 't', icon: 'literature' },
   { path: 'record', words: 'Record', key: 'r', icon: 'record' },
 ] as const;
 

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { MatIcon } from '@angular/material/icon';
@@ -9,6 +10,8 @@ import { chainOf, slackOf, type Link } from '@brisk/core/schedule';
 import type { Operation } from '@brisk/core/teardown';
 import { HEIGHT_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
 import { format } from 'date-fns';
+import { PagesFor } from '../literature/pages-for';
+import { Desk } from '../session/desk';
 import { Selection } from '../session/selection';
 import { PlanDraft } from '../planning/plan-draft';
 import { StepActions } from '../working-step/step-actions';
@@ -17,7 +20,7 @@ import { Recorder } from '../session/recorder';
 /** Everything about one picked step: why it is here, what it waits for, what waits for it, how it went. */
 @Component({
   selector: 'bl-step-card',
-  imports: [MatButton, MatExpansionModule, MatIcon],
+  imports: [MatButton, MatExpansionModule, MatIcon, PagesFor, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './step-card.html',
   styleUrl: './step-card.scss',
@@ -25,6 +28,7 @@ import { Recorder } from '../session/recorder';
 export class StepCard {
   readonly step = input.required<string>();
   readonly state = input.required<JobState>();
+  protected readonly desk = inject(Desk);
   protected readonly selection = inject(Selection);
   protected readonly actions = inject(StepActions);
   protected readonly recorder = inject(Recorder);

@@ -1,4 +1,4 @@
-import { booleanAttribute, ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { booleanAttribute, ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import type { IconName } from './icons';
@@ -9,7 +9,12 @@ import type { IconName } from './icons';
   imports: [MatButton, MatIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button matButton="outlined" type="button" (click)="files.click()">
+    <button
+      [matButton]="plain() ? 'text' : 'outlined'"
+      type="button"
+      [attr.aria-label]="label()"
+      (click)="files.click()"
+    >
       <mat-icon [svgIcon]="icon()" />{{ words() }}
     </button>
     <input
@@ -20,14 +25,18 @@ import type { IconName } from './icons';
       [multiple]="many()"
       [attr.capture]="camera() ? 'environment' : null"
       [attr.name]="field()"
-      [attr.aria-label]="words()"
+      [attr.aria-label]="label()"
       (change)="take(files)"
     />
   `,
 })
 export class FileKey {
   readonly words = input.required<string>();
+  /** What it is for, where several such keys stand on one page. */
+  readonly of = input<string>();
   readonly icon = input.required<IconName>();
+  /** Without a border, beside others that have none. */
+  readonly plain = input(false, { transform: booleanAttribute });
   /** What kinds of file, as the browser’s chooser wants them. */
   readonly accept = input.required<string>();
   readonly many = input(false, { transform: booleanAttribute });
@@ -36,6 +45,8 @@ export class FileKey {
   readonly field = input<string>();
   /** The files, one at least; the same may be picked again. */
   readonly chosen = output<readonly File[]>();
+
+  protected readonly label = computed(() => (this.of() ? `${this.words()}: ${this.of()}` : this.words()));
 
   protected take(chooser: HTMLInputElement): void {
     const files = [...(chooser.files ?? [])];

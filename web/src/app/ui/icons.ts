@@ -11,6 +11,7 @@ import check from '@tabler/icons/outline/check.svg';
 import down from '@tabler/icons/outline/arrow-big-down-lines.svg';
 import find from '@tabler/icons/outline/search.svg';
 import hand from '@tabler/icons/outline/hand-stop.svg';
+import literature from '@tabler/icons/outline/book-2.svg';
 import light from '@tabler/icons/outline/moon.svg';
 import forward from '@tabler/icons/outline/arrow-forward-up.svg';
 import grip from '@tabler/icons/outline/grip-vertical.svg';
@@ -51,6 +52,7 @@ const DRAWN = {
   forward,
   hand,
   light,
+  literature,
   grip,
   handover,
   key,

@@ -7,6 +7,9 @@ import type { Choice } from './choice';
 import { looksAgain } from './looks-again';
 import { wrongWith } from './yup-rule';
 
+/** Nobody reads further down than that: a piece more of the name is typed. */
+const MOST = 100;
+
 /** One of a long list, found by typing a piece of its name; whatever is not on the list does not stay. */
 @Component({
   selector: 'bl-long-list-pick',
@@ -21,7 +24,7 @@ import { wrongWith } from './yup-rule';
         [name]="field() ?? ''"
         [matAutocomplete]="list"
         (input)="look($event)"
-        (focus)="sought.set('')"
+        (focus)="begin()"
       />
       <mat-autocomplete #list [displayWith]="inWords()" requireSelection autoActiveFirstOption>
         @for (one of found(); track one.value) {
@@ -45,7 +48,9 @@ export class LongListPick {
   protected readonly sought = signal('');
   protected readonly found = computed(() => {
     const pieces = this.sought().toLowerCase().split(/\s+/).filter(Boolean);
-    return this.choices().filter(({ words }) => pieces.every((piece) => words.toLowerCase().includes(piece)));
+    return this.choices()
+      .filter(({ words }) => pieces.every((piece) => words.toLowerCase().includes(piece)))
+      .slice(0, MOST);
   });
   protected readonly inWords = computed(() => {
     const words = new Map(this.choices().map((one) => [one.value, one.words]));
@@ -55,6 +60,11 @@ export class LongListPick {
 
   constructor() {
     looksAgain(this.control);
+  }
+
+  /** Where one was taken before, all of them are offered once more; a piece that was typed still stands. */
+  protected begin(): void {
+    if (this.control().value) this.sought.set('');
   }
 
   protected look({ target }: Event): void {

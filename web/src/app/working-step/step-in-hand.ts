@@ -45,6 +45,7 @@ import { Keys } from '../ui/keys';
 import { BayHere } from '../map/bay-here';
 import { Scanner } from '../labels/scanner';
 import { PhotoKey } from '../photos/photo-key';
+import { PagesFor } from '../literature/pages-for';
 import { PhotoStrip } from '../photos/photo-strip';
 import { HoldPoint } from './hold-point';
 import { KeepingChoice } from './keeping-choice';
@@ -74,6 +75,7 @@ import { WaitClock } from './wait-clock';
     MatIcon,
     MatListModule,
     PhotoKey,
+    PagesFor,
     PhotoStrip,
     StepClock,
     Stepper,

@@ -13,6 +13,9 @@ import {
 import { partCards, type PartCard } from '@brisk/core/parts';
 import { answersAll, wordsAsked } from '@brisk/core/find';
 import { sentence } from '@brisk/core/words';
+import { PagesFor } from '../../literature/pages-for';
+import { PhotoKey } from '../../photos/photo-key';
+import { PhotoStrip } from '../../photos/photo-strip';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
@@ -30,7 +33,7 @@ const ORDER: readonly PartCard['place'][] = ['bench', 'shelf', 'machine-shop', '
 /** Where every part is that is not simply on the machine: by name, number or box. */
 @Component({
   selector: 'bl-where',
-  imports: [BenchTabs, EntryField, MatButton, MatSlideToggle],
+  imports: [BenchTabs, EntryField, MatButton, MatSlideToggle, PagesFor, PhotoKey, PhotoStrip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './where.html',
   styleUrl: './where.scss',
@@ -39,6 +42,7 @@ export class Where {
   private readonly desk = inject(Desk);
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
+  protected readonly state = this.desk.state;
   protected readonly sentence = sentence;
   protected readonly owners = OWNER_WORDS;
   protected readonly query = signal('');

@@ -11,7 +11,13 @@ import { Api } from '../../api/api';
 import { problemWords } from '../../api/problem-words';
 
 const PAUSE_MS = 200;
-const KIND: Readonly<Record<Hit['is'], string>> = { joint: 'Joint', note: 'Note', part: 'Part', photo: 'Photo' };
+const KIND: Readonly<Record<Hit['is'], string>> = {
+  joint: 'Joint',
+  note: 'Note',
+  part: 'Part',
+  photo: 'Photo',
+  page: 'Page',
+};
 
 /** Where is the starter bolt? Asked over every job of the shop. */
 @Component({
@@ -58,6 +64,8 @@ export class Find {
 
   /** Where a hit is looked at. */
   protected linkOf(job: string, hit: Hit): readonly string[] {
+    if (hit.file !== undefined) return ['/jobs', job, 'literature', hit.file, String(hit.page ?? 1)];
+    if (hit.card !== undefined) return ['/jobs', job, 'bench', 'where'];
     if (hit.photo !== undefined) return ['/jobs', job, 'photos', hit.photo];
     if (hit.connection !== undefined) return ['/jobs', job, 'bags', hit.connection];
     return ['/jobs', job, hit.is === 'part' ? 'bench' : 'record'];

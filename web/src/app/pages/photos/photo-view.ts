@@ -1,37 +1,20 @@
-import equal from 'fast-deep-equal';
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  DestroyRef,
-  effect,
-  type ElementRef,
-  inject,
-  input,
-  linkedSignal,
-  signal,
-  untracked,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { photosOf } from '@brisk/core/find';
-import { PHOTO_MARKS, type PhotoMark, type PhotoMarkKind } from '@brisk/core/photos';
+import type { PhotoMark } from '@brisk/core/photos';
 import { format } from 'date-fns';
 import { EntryField } from '../../ui/entry-field';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
-import type { MarkBoard } from './mark-board';
+import { MarkedPicture } from '../../photos/marked-picture';
 import { PhotoBox } from '../../photos/photo-box';
-
-const TOOL_WORDS: Readonly<Record<PhotoMarkKind, string>> = { arrow: 'Arrow', ring: 'Ring', text: 'Words' };
-const MOST_HIGH_SHARE = 0.66;
+import { pictureAt, type Pictured } from '../../photos/pictured';
 
 /** One photo, large; arrows, rings and words drawn over it; beside it the same joint on the way back. */
 @Component({
   selector: 'bl-photo-view',
-  imports: [EntryField, MatButton, MatButtonToggle, MatButtonToggleGroup, RouterLink],
+  imports: [EntryField, MarkedPicture, MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './photo-view.html',
   styleUrl: './photo-view.scss',
@@ -41,9 +24,6 @@ export class PhotoView {
   protected readonly desk = inject(Desk);
   protected readonly box = inject(PhotoBox);
   private readonly recorder = inject(Recorder);
-  private readonly ground = viewChild<ElementRef<HTMLDivElement>>('ground');
-  protected readonly tools = PHOTO_MARKS;
-  protected readonly toolWords = TOOL_WORDS;
 
   protected readonly shown = computed(() => {
     const state = this.desk.state();
@@ -67,93 +47,27 @@ export class PhotoView {
     };
   });
 
-  /** What is drawn on it in the ledger; other entries that come in do not disturb what somebody is drawing. */
-  private readonly keptMarks = computed<readonly PhotoMark[]>(() => this.shown()?.photo.marks ?? [], {
-    equal,
-  });
-  protected readonly marks = linkedSignal<readonly PhotoMark[]>(() => this.keptMarks());
-  protected readonly changed = computed(() => this.marks() !== this.keptMarks());
-  protected readonly tool = signal<PhotoMarkKind | undefined>(undefined);
-  protected readonly picked = signal<number | undefined>(undefined);
   protected readonly beside = signal<string | undefined>(undefined);
   protected readonly missing = signal(false);
-  private readonly board = signal<MarkBoard | undefined>(undefined);
+  /** The picture itself, once it is here. */
+  protected readonly picture = signal<Pictured | undefined>(undefined);
 
   constructor() {
     effect(() => {
-      const ground = this.ground()?.nativeElement;
       const name = this.photo();
-      if (ground) untracked(() => void this.open(ground, name));
-    });
-    effect(() => this.board()?.take(this.tool()));
-    effect(() => this.board()?.show(this.marks(), this.picked()));
-    effect(() => {
-      this.beside();
-      untracked(() => this.fit());
-    });
-    const again = () => this.fit();
-    window.addEventListener('resize', again);
-    inject(DestroyRef).onDestroy(() => {
-      window.removeEventListener('resize', again);
-      this.board()?.destroy();
+      untracked(() => void this.open(name));
     });
   }
 
-  private async open(ground: HTMLDivElement, name: string): Promise<void> {
-    this.board()?.destroy();
+  private async open(name: string): Promise<void> {
+    this.picture.set(undefined);
     this.missing.set(false);
-    const picture = new Image();
-    picture.src = this.box.address(name);
     try {
-      const [{ MarkBoard: Board }] = await Promise.all([import('./mark-board'), picture.decode()]);
-      if (name !== this.photo()) return;
-      const board = new Board(ground, picture, {
-        drawn: (mark) => this.draw(mark),
-        picked: (index) => this.picked.set(index),
-      });
-      this.board.set(board);
-      this.fit();
+      const picture = await pictureAt(this.box.address(name));
+      if (name === this.photo()) this.picture.set(picture);
     } catch {
       this.missing.set(true);
     }
-  }
-
-  private fit(): void {
-    const ground = this.ground()?.nativeElement;
-    if (!ground) return;
-    requestAnimationFrame(() => {
-      this.board()?.fit(ground.parentElement?.clientWidth ?? 800, window.innerHeight * MOST_HIGH_SHARE);
-      this.board()?.show(this.marks(), this.picked());
-    });
-  }
-
-  private draw(mark: PhotoMark): void {
-    this.marks.update((before) => [...before, mark]);
-    this.picked.set(this.marks().length - 1);
-    this.tool.set(undefined);
-  }
-
-  protected pickTool(tool: PhotoMarkKind): void {
-    this.tool.update((before) => (before === tool ? undefined : tool));
-  }
-
-  protected say(typed: string): void {
-    const at = this.picked();
-    if (at === undefined) return;
-    const words = typed.slice(0, 200);
-    this.marks.update((before) =>
-      before.map((mark, index) => {
-        if (index !== at) return mark;
-        const { words: _before, ...bare } = mark;
-        return words.trim() === '' ? bare : { ...bare, words };
-      }),
-    );
-  }
-
-  protected erase(): void {
-    const at = this.picked();
-    this.marks.update((before) => before.filter((_mark, index) => index !== at));
-    this.picked.set(undefined);
   }
 
   /** Says what the picture shows; what it is pinned to and what is drawn on it stay. */
@@ -172,16 +86,7 @@ export class PhotoView {
     });
   }
 
-  protected keep(): void {
-    const marks = this.marks().filter(({ kind, words }) => kind !== 'text' || words !== undefined);
-    if (this.recorder.record('Drawn on the photo', { kind: 'photo-marked', photo: this.photo(), marks })) {
-      this.picked.set(undefined);
-      this.tool.set(undefined);
-    }
-  }
-
-  protected drop(): void {
-    this.marks.set(this.keptMarks());
-    this.picked.set(undefined);
+  protected keep(marks: readonly PhotoMark[]): void {
+    this.recorder.record('Drawn on the photo', { kind: 'photo-marked', photo: this.photo(), marks });
   }
 }

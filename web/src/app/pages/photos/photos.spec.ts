@@ -9,7 +9,7 @@ import { PhotoView } from './photo-view';
 import { Photos } from './photos';
 
 // jsdom draws nothing; what is drawn is looked at in a real browser.
-jest.mock('./mark-board', () => ({ MarkBoard: class {} }));
+jest.mock('../../photos/mark-board', () => ({ MarkBoard: class {} }));
 
 const name = (letter: string) => letter.repeat(64);
 const taken = (letter: string, operation: string, words?: string): LedgerEntry =>

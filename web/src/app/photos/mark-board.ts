@@ -1,5 +1,6 @@
 import type { PhotoMark, PhotoMarkKind } from '@brisk/core/photos';
 import Konva from 'konva';
+import type { Pictured } from './pictured';
 
 /** Shorter than this share of the picture was a slip of the finger, not an arrow. */
 const SHORTEST = 0.015;
@@ -22,12 +23,12 @@ export class MarkBoard {
 
   constructor(
     container: HTMLDivElement,
-    private readonly picture: HTMLImageElement,
+    private readonly picture: Pictured,
     private readonly events: BoardEvents,
   ) {
     this.stage = new Konva.Stage({ container, width: 1, height: 1 });
     const ground = new Konva.Layer({ listening: false });
-    ground.add(new Konva.Image({ image: picture, name: 'picture' }));
+    ground.add(new Konva.Image({ image: picture.image, name: 'picture' }));
     this.stage.add(ground, this.marks, this.sketch);
     this.stage.on('pointerdown', () => this.begin());
     this.stage.on('pointermove', () => this.sketchTo());
@@ -36,8 +37,8 @@ export class MarkBoard {
 
   /** Makes the board as wide as there is room, and no higher than `mostHigh`. */
   fit(width: number, mostHigh: number): void {
-    const share = Math.min(width / this.picture.naturalWidth, mostHigh / this.picture.naturalHeight);
-    const size = { width: this.picture.naturalWidth * share, height: this.picture.naturalHeight * share };
+    const share = Math.min(width / this.picture.width, mostHigh / this.picture.height);
+    const size = { width: this.picture.width * share, height: this.picture.height * share };
     this.stage.size(size);
     this.stage.findOne('.picture')?.size(size);
   }

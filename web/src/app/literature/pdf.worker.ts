@@ -1,0 +1,1 @@
+import 'pdfjs-dist/legacy/build/pdf.worker.mjs';
