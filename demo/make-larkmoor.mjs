@@ -13,6 +13,7 @@ import { positionsOf } from '@brisk/core/fasteners';
 import { interfacesOf, swapWork } from '@brisk/core/swap';
 import { LIFT, usualSettings } from '@brisk/core/planning';
 import { lookAtOf } from '@brisk/core/survey';
+import { spliceList, spliceSteps } from '@brisk/core/pin-tables';
 import { Crew, idFrom } from './stories/crew.mjs';
 import { ENGINE_PINS, HOST_PINS } from './stories/tug-pins.mjs';
 
@@ -571,6 +572,8 @@ function tug() {
   crew.write('Ruth', 30, { kind: 'pins-read', loom: 'host', pins: HOST_PINS });
   crew.write('Ruth', 20, { kind: 'pins-read', loom: 'engine', pins: ENGINE_PINS });
   crew.write('Tobias', 12, { kind: 'splice-done', splice: 'H1.2-E1.2' }, { kind: 'splice-done', splice: 'H1.5-E2.4' });
+  const left = spliceList(HOST_PINS, ENGINE_PINS).filter(({ id }) => !crew.state.splices.has(id));
+  crew.write('Ruth', 3, { kind: 'splices-planned', steps: spliceSteps(left) });
   return crew;
 }
 

@@ -194,6 +194,18 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
       },
     ],
   },
+  'splices-planned': {
+    kind: 'splices-planned',
+    steps: [
+      {
+        id: 'splice-C1.4-X1.6',
+        title: 'Join C1 4 to X1 6',
+        minutes: { low: 4, likely: 8, high: 18 },
+        dueBy: 'start',
+        tip: 'Battery off.',
+      },
+    ],
+  },
   'splice-done': { kind: 'splice-done', splice: 'C1.4-X1.6' },
   'life-guessed': { kind: 'life-guessed', renewal: 'clutch', yearsLeft: 2.5 },
   'terms-set': { kind: 'terms-set', yearsIn: 5, budgetCents: 60_000, budgetHours: 8 },

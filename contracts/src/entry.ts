@@ -18,6 +18,7 @@ import { pageMarkedSchema } from './entries/literature/page-marked.js';
 import { pagePinnedSchema } from './entries/literature/page-pinned.js';
 import { pinsReadSchema } from './entries/looms/pins-read.js';
 import { spliceDoneSchema } from './entries/looms/splice-done.js';
+import { splicesPlannedSchema } from './entries/looms/splices-planned.js';
 import { boltFoundSchema } from './entries/fasteners/bolt-found.js';
 import { boltHomedSchema } from './entries/fasteners/bolt-homed.js';
 import { boltSetAsideSchema } from './entries/fasteners/bolt-set-aside.js';
@@ -109,6 +110,7 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'page-pinned': pagePinnedSchema,
   'pins-read': pinsReadSchema,
   'splice-done': spliceDoneSchema,
+  'splices-planned': splicesPlannedSchema,
   'start-attempted': startAttemptedSchema,
   'issue-opened': issueOpenedSchema,
   'issue-sorted': issueSortedSchema,

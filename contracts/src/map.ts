@@ -62,6 +62,17 @@ const cautions = () => list(oneOf(CAUTIONS), 20);
 /** A name that is held to nothing but its length: what it names is looked up by core. */
 const named = () => string().max(LONGEST.id).optional();
 
+/** Something that has to be made, changed or bought. */
+export const adaptation = () =>
+  record<Adaptation>({
+    id: id(),
+    title: text(),
+    minutes: minutes(),
+    connection: named(),
+    dueBy: string<'start'>().oneOf(['start']).optional(),
+    tip: optionalText(),
+  });
+
 const stepFields: FieldsOf<StepSpec> = {
   title: text(),
   station: oneOf(STATIONS),
@@ -310,9 +321,7 @@ export const jobPlanSchema = record<JobPlan>({
   route: id(),
   practice,
   lookAt: optionalList(record<LookAt>({ about: id(), question: text(), taken: text() }), 100),
-  adaptations: optionalList(
-    record<Adaptation>({ id: id(), title: text(), minutes: minutes(), connection: named(), tip: optionalText() }),
-  ),
+  adaptations: optionalList(adaptation()),
   leftOff: optionalList(id()),
   rules: number().integer().min(1).max(1_000).optional(),
 });

@@ -395,6 +395,8 @@ export interface Adaptation {
   readonly minutes: ThreePointMinutes;
   /** The connection that cannot be closed before it is done. Absent: it is done before the powerpack goes down. */
   readonly connection?: ConnectionId;
+  /** It need not wait for the bench: it may be done in the bay, until the machine is started. */
+  readonly dueBy?: 'start';
   readonly tip?: string;
 }
 

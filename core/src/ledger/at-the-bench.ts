@@ -15,7 +15,7 @@ export function decidedAtBench({ units, renewals, ownRenewals }: JobRecord): Ben
 }
 
 /** What the work of a job is worked out from, besides its plan. */
-interface Known extends Pick<JobRecord, 'moves'> {
+interface Known extends Pick<JobRecord, 'moves' | 'spliceSteps'> {
   readonly found: JobRecord['found'];
   readonly decided: BenchDecisions;
 }
@@ -25,19 +25,35 @@ const latest = new WeakMap<JobPlan, Known & { readonly work: Work }>();
 
 /** The work of a job as its record has it now: what was found, the moves of its lift, what is done at the bench. */
 export function workNow(state: JobState): Work {
-  const { plan, moves } = state;
-  const known: Known = { found: [...state.found], decided: decidedAtBench(state), ...(moves ? { moves } : {}) };
+  const { plan, moves, spliceSteps } = state;
+  const known: Known = {
+    found: [...state.found],
+    decided: decidedAtBench(state),
+    spliceSteps,
+    ...(moves ? { moves } : {}),
+  };
   const before = latest.get(plan);
   if (before && isSame(before, known)) return before.work;
-  const work = workOf(plan, known.found, moves, known.decided);
+  const work = workOf(withSplices(plan, spliceSteps), known.found, moves, known.decided);
   latest.set(plan, { ...known, work });
   return work;
+}
+
+function withSplices(plan: JobPlan, steps: JobRecord['spliceSteps']): JobPlan {
+  return steps.length === 0 ? plan : { ...plan, adaptations: [...(plan.adaptations ?? []), ...steps] };
 }
 
 function isSame(one: Known, other: Known): boolean {
   const names = ({ decided: { now, units } }: Known) =>
     JSON.stringify([[...now], [...units].map(([unit, { becomes, comesWith }]) => [unit, becomes, comesWith])]);
-  const things = ({ found, decided: { own }, moves }: Known) => [moves, ...found, null, ...own];
+  const things = ({ found, decided: { own }, moves, spliceSteps }: Known) => [
+    moves,
+    ...found,
+    null,
+    ...own,
+    null,
+    ...spliceSteps,
+  ];
   const [ones, others] = [things(one), things(other)];
   return (
     ones.length === others.length &&

@@ -282,3 +282,37 @@ describe('what is written at the bench', () => {
     expect(state.pins.get('engine')).toHaveLength(1);
   });
 });
+
+describe('splices as steps', () => {
+  const step = (id: string) => ({
+    id: `splice-${id}`,
+    title: `Join ${id}`,
+    minutes: { low: 4, likely: 8, high: 18 },
+    dueBy: 'start' as const,
+  });
+  const planned = (...ids: readonly string[]): EntryBody => ({ kind: 'splices-planned', steps: ids.map(step) });
+  const made = (id: string): EntryBody => ({ kind: 'operation-done', operation: operationId.adapt(`splice-${id}`) });
+
+  it('are done in the bay or before, and hold up the start, not the lowering', () => {
+    const { work } = folded(planned('a', 'b'));
+    const id = operationId.adapt('splice-a');
+    expect(work.operations.get(id)).toMatchObject({ station: 'bay-top', phase: 'refit', minutes: { likely: 8 } });
+    const waiting = (hold: 'pre-lower' | 'pre-start') =>
+      (work.into.get(operationId.hold(hold)) ?? []).map(({ before }) => before);
+    expect(waiting('pre-lower')).not.toContain(id);
+    expect(waiting('pre-start')).toContain(id);
+    expect(open(planned('a', 'b'), made('a')).filter((words) => /Join .$/.test(words))).toEqual(['Not done: Join b']);
+  });
+
+  it('are planned anew as long as nothing that was made is lost', () => {
+    expect(folded(planned('a', 'b'), planned('b', 'c')).spliceSteps.map(({ id }) => id)).toEqual([
+      'splice-b',
+      'splice-c',
+    ]);
+    expect(refused([planned('a', 'b'), made('a')], planned('a'))).toEqual([]);
+    expect(refused([planned('a', 'b'), made('a')], planned('b'))).toEqual([
+      '“Join a” is made already and would belong to nothing. Take it back first.',
+    ]);
+    expect(refused([], planned('a', 'a'))).toEqual(['Two of those steps are one and the same.']);
+  });
+});

@@ -153,6 +153,19 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
     { loom: 'host', pins: [{ plug: 'C1', pin: '4', signal: 'oil' }] },
     /^Pin table of the host’s loom: 1 pin$/,
   ],
+  'splices-planned': [
+    {
+      steps: [
+        {
+          id: 'splice-a',
+          title: 'Join C1 4 to X1 6',
+          minutes: { low: 4, likely: 8, high: 18 },
+          dueBy: 'start' as const,
+        },
+      ],
+    },
+    /^Put into the plan: 1 splice$/,
+  ],
   'splice-done': [{ splice: 'C1.4-X1.6' }, /^Spliced: C1\.4 to X1\.6$/],
   'life-guessed': [{ renewal: 'rear-crank-seal', yearsLeft: 2 }, /^The rear crank seal is given 2 years more$/],
   'terms-set': [{ yearsIn: 5, budgetHours: 8 }, /^Reckoned with 5 years until the next time out, and 8 h to spend$/],

@@ -16,6 +16,7 @@ import type { LiteratureAdded } from './entries/literature/literature-added.js';
 import type { PageMarked } from './entries/literature/page-marked.js';
 import type { PagePinned } from './entries/literature/page-pinned.js';
 import type { PinsRead } from './entries/looms/pins-read.js';
+import type { SplicesPlanned } from './entries/looms/splices-planned.js';
 import type { SpliceDone } from './entries/looms/splice-done.js';
 import type { BoltFound } from './entries/fasteners/bolt-found.js';
 import type { BoltHomed } from './entries/fasteners/bolt-homed.js';
@@ -104,6 +105,7 @@ export type EntryBody =
   | PagePinned
   | PinsRead
   | SpliceDone
+  | SplicesPlanned
   | GroundChecked
   | StartAttempted
   | IssueOpened

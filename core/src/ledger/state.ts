@@ -1,4 +1,5 @@
 import type {
+  Adaptation,
   CircuitId,
   Connection,
   ConnectionId,
@@ -100,6 +101,8 @@ export interface JobRecord {
   /** Pin tables by loom, and the splices that are made. */
   readonly pins: ReadonlyMap<Loom, readonly Pin[]>;
   readonly splices: ReadonlyMap<string, Mark>;
+  /** The splices that are steps of the plan. */
+  readonly spliceSteps: readonly Adaptation[];
   /** The files kept with the job, by file. */
   readonly literature: ReadonlyMap<string, Literature>;
   readonly costs: ReadonlyMap<string, Cost>;
@@ -151,6 +154,7 @@ export function emptyRecord(): JobRecord {
     readings: [],
     pins: new Map(),
     splices: new Map(),
+    spliceSteps: [],
     literature: new Map(),
     costs: new Map(),
     units: new Map(),

@@ -4,4 +4,5 @@
  */
 export { PIN_COLUMNS, readPinTable, type Pin, type PinColumn, type PinMapping, type PinTable } from './read.js';
 export { spliceList, SPLICES, type Splice, type SpliceLine } from './splice-list.js';
+export { spliceStepId, spliceSteps } from './splice-steps.js';
 export { smallestWire, WIRE_SIZES_MM2 } from './wire.js';

@@ -1,6 +1,6 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
-import { readPinTable, smallestWire, spliceList, WIRE_SIZES_MM2, type Pin } from './index.js';
+import { readPinTable, smallestWire, spliceList, spliceSteps, WIRE_SIZES_MM2, type Pin } from './index.js';
 
 const pin = (plug: string, at: string, signal: string, more: Partial<Pin> = {}): Pin => ({
   plug,
@@ -28,6 +28,27 @@ describe('two looms pin by pin', () => {
     expect(lines.map(({ host, engine }) => [host?.pin, engine?.pin])).toEqual([
       ['1', '8'],
       ['2', '7'],
+    ]);
+  });
+
+  it('makes steps of what is clear, and none of what has to be measured first', () => {
+    const lines = spliceList(
+      [pin('C1', '1', 'battery supply', { lengthM: 3, amps: 20, sizeMm2: 2.5 }), pin('C1', '2', 'fuel pump ground')],
+      [
+        pin('X1', '1', 'battery supply', { lengthM: 1, amps: 20, sizeMm2: 2.5, colour: 'red' }),
+        pin('X1', '2', 'fuel pump supply'),
+        pin('X1', '3', 'knock sensor screen'),
+      ],
+    );
+    expect(spliceSteps(lines)).toEqual([
+      {
+        id: 'splice-C1.1-X1.1',
+        title: 'Lengthen C1 1, battery supply to X1 1, battery supply (red)',
+        minutes: { low: 8, likely: 14, high: 30 },
+        dueBy: 'start',
+        tip: expect.stringMatching(/Battery off\. Tug at it, then measure it through.* Wire: [\d.]+ mm²\.$/) as string,
+      },
+      expect.objectContaining({ title: 'Lay anew, or tie back, X1 3, knock sensor screen' }),
     ]);
   });
 

@@ -69,7 +69,8 @@ export function spliceList(host: readonly Pin[], engine: readonly Pin[]): readon
             does: 'left-over',
             engine: pin,
             sure: 1,
-            words: 'The host has no use for it: insulate it and tie it back.',
+            words:
+              'Nothing of the host goes with this. What the engine needs (a pedal, a switch, a lamp) is laid anew; only what it does not need is insulated and tied back.',
           },
         ],
   );

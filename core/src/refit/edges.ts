@@ -219,18 +219,21 @@ export function lowerEdges(
   return edges;
 }
 
-/** What is made or changed for a joint is there before the joint is closed; the rest before the powerpack goes down. */
+/** What is made or changed for a joint is there before the joint is closed; the rest before the powerpack goes down, unless it may wait. */
 export function adaptEdges({ adaptations = [] }: JobPlan, stages: ReadonlyMap<string, Stages>): readonly Precedence[] {
-  return adaptations.map(({ id, connection }) => {
+  return adaptations.flatMap(({ id, connection, dueBy }): readonly Precedence[] => {
+    if (dueBy === 'start') return [];
     const joint = stages.get(connection ?? '');
-    return {
-      before: operationId.adapt(id),
-      after: joint?.first ?? operationId.hold('pre-lower'),
-      reason: {
-        kind: 'sequence',
-        words: joint ? 'It has to fit before it is closed.' : 'It has to be there before the powerpack goes down.',
+    return [
+      {
+        before: operationId.adapt(id),
+        after: joint?.first ?? operationId.hold('pre-lower'),
+        reason: {
+          kind: 'sequence',
+          words: joint ? 'It has to fit before it is closed.' : 'It has to be there before the powerpack goes down.',
+        },
       },
-    };
+    ];
   });
 }
 

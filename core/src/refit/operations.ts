@@ -133,12 +133,12 @@ export function connectionOperations(connection: Connection): readonly Operation
 /** What a swap asks to be made, changed or bought before something can be closed. */
 export function adaptOperations(plan: JobPlan): readonly Operation[] {
   const connections = new Map(plan.map.connections.map((connection) => [connection.id, connection]));
-  return (plan.adaptations ?? []).map(({ id, title, minutes, connection, tip }): Operation => ({
+  return (plan.adaptations ?? []).map(({ id, title, minutes, connection, dueBy, tip }): Operation => ({
     id: operationId.adapt(id),
     phase: 'refit',
     kind: 'adapt',
     title,
-    station: connections.get(connection ?? '')?.station ?? 'front',
+    station: connections.get(connection ?? '')?.station ?? (dueBy === 'start' ? 'bay-top' : 'front'),
     height: 'either',
     hands: 1,
     tools: [],

@@ -17,6 +17,7 @@ import { literatureAdded } from './literature/literature-added.js';
 import { pageMarked } from './literature/page-marked.js';
 import { pagePinned } from './literature/page-pinned.js';
 import { pinsRead } from './looms/pins-read.js';
+import { splicesPlanned } from './looms/splices-planned.js';
 import { spliceDone } from './looms/splice-done.js';
 import { boltFound } from './fasteners/bolt-found.js';
 import { boltHomed } from './fasteners/bolt-homed.js';
@@ -106,6 +107,7 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'page-pinned': pagePinned,
   'pins-read': pinsRead,
   'splice-done': spliceDone,
+  'splices-planned': splicesPlanned,
   'ground-checked': groundChecked,
   'start-attempted': startAttempted,
   'issue-opened': issueOpened,

@@ -1,8 +1,9 @@
-import { openView } from '../../../testing/open-job';
+import { unsettled } from '@brisk/core/ledger';
+import { openView, workedUntil } from '../../../testing/open-job';
 import { Looms } from './looms';
 
 type View = Awaited<ReturnType<typeof opened>>;
-const opened = () => openView(Looms);
+const opened = (entries = workedUntil(() => true)) => openView(Looms, entries);
 
 async function choose(view: View, loom: 'host' | 'engine', text: string): Promise<void> {
   const input = view.element.querySelector<HTMLInputElement>(`input[name=pins-${loom}]`);
@@ -34,6 +35,24 @@ describe('the looms', () => {
     join?.querySelector<HTMLInputElement>('input')?.click();
     await view.settle();
     expect(view.server.entries.at(-1)).toMatchObject({ kind: 'splice-done', splice: 'C1.4-X2.11' });
+    expect(view.text()).toContain('Made by');
+  });
+
+  it('become steps of the plan in one touch, and are ticked as such from then on', async () => {
+    const view = await opened(workedUntil((state) => unsettled(state, 'lift').length === 0));
+    await choose(view, 'host', `${host}C1;9;oil lamp;;dash\n`);
+    await choose(view, 'engine', `${engine}X2;3;oil pressure lamp;;dash\n`);
+    await view.press(/Put 2 splices into the plan, about 16 min/);
+    await view.settle();
+    expect(view.text()).not.toContain('into the plan');
+    const titles = [...(view.desk.state()?.work.operations.values() ?? [])].map(({ title }) => title);
+    expect(titles).toContain('Join C1 9, oil lamp to X2 3, oil pressure lamp');
+    const join = [...view.element.querySelectorAll('.splices li')].find((line) =>
+      line.textContent.includes('oil lamp'),
+    );
+    join?.querySelector<HTMLInputElement>('input')?.click();
+    await view.settle();
+    expect(view.server.entries.at(-1)).toMatchObject({ kind: 'operation-done', operation: 'adapt:splice-C1.9-X2.3' });
     expect(view.text()).toContain('Made by');
   });
 

@@ -3,9 +3,17 @@ import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatIcon } from '@angular/material/icon';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { LOOM_WORDS, LOOMS, type Loom } from '@brisk/core/ledger';
-import type { Pin, PinTable, Splice, SpliceLine } from '@brisk/core/pin-tables';
-import { sentence, several } from '@brisk/core/words';
+import { isDone, LOOM_WORDS, LOOMS, type JobState, type Loom } from '@brisk/core/ledger';
+import {
+  spliceStepId,
+  spliceSteps,
+  type Pin,
+  type PinTable,
+  type Splice,
+  type SpliceLine,
+} from '@brisk/core/pin-tables';
+import { operationId } from '@brisk/core/teardown';
+import { duration, sentence, several } from '@brisk/core/words';
 import equal from 'fast-deep-equal/es6';
 import { finalize } from 'rxjs';
 import { Reckoning } from '../../planning/reckoning';
@@ -63,8 +71,8 @@ export class Looms {
   /** Both are read, and are being matched. */
   protected readonly matching = signal(false);
   protected readonly groups = computed(() => {
-    const made = this.desk.state()?.splices;
-    const lines = this.lines().map((line) => ({ ...line, made: made?.get(line.id) }));
+    const state = this.desk.state();
+    const lines = this.lines().map((line) => ({ ...line, made: state && madeBy(state, line.id) }));
     return [...new Set(lines.map(({ does }) => does))].map((does) => ({
       does,
       words: SPLICE_WORDS[does],
@@ -77,6 +85,22 @@ export class Looms {
         .filter(({ does }) => does !== 'left-over')
         .flatMap(({ lines }) => lines)
         .filter(({ made }) => !made).length,
+  );
+
+  /** Steps for what is still to be made, where they are not in the plan as they are now. */
+  protected readonly toPlan = computed(
+    () => {
+      const [state, lines] = [this.desk.state(), this.lines()];
+      if (!state || isDone(state, operationId.hold('pre-start'))) return [];
+      const planned = new Map(state.spliceSteps.map((step) => [step.id, step]));
+      // What was ticked on the list is made; what was made as a step keeps it.
+      const steps = spliceSteps(lines.filter(({ id }) => planned.has(spliceStepId(id)) || !state.splices.has(id)));
+      return equal(steps, [...planned.values()]) ? [] : steps;
+    },
+    { equal },
+  );
+  protected readonly planHours = computed(() =>
+    duration(this.toPlan().reduce((sum, { minutes }) => sum + minutes.likely, 0)),
   );
 
   constructor() {
@@ -132,8 +156,16 @@ export class Looms {
     });
   }
 
+  /** What is a step of the plan is done as one. */
   protected make(splice: string): void {
-    this.recorder.record('Spliced', { kind: 'splice-done', splice });
+    const operation = operationId.adapt(spliceStepId(splice));
+    const planned = this.desk.state()?.work.operations.has(operation);
+    this.recorder.record('Spliced', planned ? { kind: 'operation-done', operation } : { kind: 'splice-done', splice });
+  }
+
+  protected plan(): void {
+    const steps = this.toPlan();
+    this.recorder.record(`${several(steps.length, 'splice')} in the plan`, { kind: 'splices-planned', steps });
   }
 
   protected save(): void {
@@ -161,4 +193,10 @@ export class Looms {
   protected print(): void {
     window.print();
   }
+}
+
+/** Who made a splice and when, ticked on the list or done as a step; undefined while nobody has. */
+function madeBy({ splices, progress }: JobState, splice: string): { readonly by: string } | undefined {
+  const step = progress.get(operationId.adapt(spliceStepId(splice)));
+  return splices.get(splice) ?? (step?.is === 'done' ? step : undefined);
 }
