@@ -503,13 +503,13 @@ function tug() {
       why: 'It goes with its engine',
       causeOfDeath: 'Nothing: it is kept as a spare',
     },
-    { kind: 'terms-set', yearsIn: 6, budgetCents: 60_000, budgetHours: 24 },
+    { kind: 'terms-set', yearsIn: 6, kmPerYear: 4_000, budgetCents: 60_000, budgetHours: 24 },
   );
   crew.write(
     'Tobias',
     12,
     { kind: 'life-guessed', renewal: 'water-pump', yearsLeft: 2 },
-    { kind: 'life-guessed', renewal: 'clutch', yearsLeft: 7 },
+    { kind: 'life-guessed', renewal: 'clutch', yearsLeft: 7, kmLeft: 28_000 },
     { kind: 'renewal-decided', renewals: ['water-pump', 'thermostat', 'rear-hoses'], doIt: 'now' },
     {
       kind: 'renewal-decided',

@@ -207,8 +207,8 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     ],
   },
   'splice-done': { kind: 'splice-done', splice: 'C1.4-X1.6' },
-  'life-guessed': { kind: 'life-guessed', renewal: 'clutch', yearsLeft: 2.5 },
-  'terms-set': { kind: 'terms-set', yearsIn: 5, budgetCents: 60_000, budgetHours: 8 },
+  'life-guessed': { kind: 'life-guessed', renewal: 'clutch', yearsLeft: 2.5, kmLeft: 40_000 },
+  'terms-set': { kind: 'terms-set', yearsIn: 5, kmPerYear: 16_000, budgetCents: 60_000, budgetHours: 8 },
   'start-attempted': { kind: 'start-attempted', voltsBefore: 12.6, voltsLowest: 10, crankSeconds: 6, result: 'runs' },
   'issue-opened': { kind: 'issue-opened', issue: uuid, title: 'Lamp', sort: 'real' },
   'issue-sorted': { kind: 'issue-sorted', issue: uuid, sort: 'stored' },
@@ -246,7 +246,7 @@ describe('ledger entries', () => {
   it.each(entries)('%s is refused without each of its fields', (_kind, entry) => {
     const spare = new Set([
       ...['bag', 'moveFirst', 'note', 'means', 'soakMin', 'kept', 'replacedBy', 'where', 'words', 'kind'],
-      ...['low', 'high', 'condition', 'number', 'waitsFor'],
+      ...['low', 'high', 'condition', 'number', 'waitsFor', 'kmLeft', 'kmPerYear'],
       ...['supplier', 'priceCents', 'leadDays', 'expectedOn', 'causeOfDeath', 'budgetCents', 'budgetHours'],
       // A reason for leaving something is asked for by core: renewing it needs none.
       ...(entry.kind === 'renewal-decided' || entry.kind === 'part-placed' ? ['reason'] : []),

@@ -9,6 +9,7 @@ import {
   openItems,
   PART_STAGES,
   STAGE_WORDS,
+  yearsGiven,
   type EntryBody,
   type PartStage,
 } from './index.js';
@@ -314,5 +315,28 @@ describe('splices as steps', () => {
       '“Join a” is made already and would belong to nothing. Take it back first.',
     ]);
     expect(refused([], planned('a', 'a'))).toEqual(['Two of those steps are one and the same.']);
+  });
+});
+
+describe('how long something is given', () => {
+  const guess = (more: object): EntryBody => ({
+    kind: 'life-guessed',
+    renewal: 'rear-crank-seal',
+    yearsLeft: 4,
+    ...more,
+  });
+  const years = (...bodies: readonly EntryBody[]) => yearsGiven(folded(...bodies)).get('rear-crank-seal');
+  const goes = (kmPerYear?: number): EntryBody => ({
+    kind: 'terms-set',
+    yearsIn: 5,
+    ...(kmPerYear === undefined ? {} : { kmPerYear }),
+  });
+
+  it('is what was said in years, or what the kilometres come to as far as it goes in a year', () => {
+    expect(years(guess({}))).toBe(4);
+    expect(years(guess({ kmLeft: 30_000 }))).toBe(4);
+    expect(years(goes(10_000), guess({ kmLeft: 30_000 }))).toBe(3);
+    expect(years(goes(10_000), guess({ kmLeft: 30_000 }), goes(15_000))).toBe(2);
+    expect(years(goes(10_000), guess({ kmLeft: 30_000 }), guess({ yearsLeft: 6 }))).toBe(6);
   });
 });

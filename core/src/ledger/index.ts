@@ -91,6 +91,7 @@ export { fastenersToBuy, type FastenersToBuy } from './shopping.js';
 export { leftToItself, type LeftToItself } from './left-to-itself.js';
 export type { OpenItem } from './open-item.js';
 export { openItems } from './open-items.js';
+export { yearsGiven } from './lives.js';
 export { STOP_WORDS, STOPS, type Stop } from './stops.js';
 export { lastEntriesOf } from './last-entries.js';
 export { LONGEST_STRETCH_MIN, minutesByOperation, minutesByStop } from './phase-time.js';

@@ -110,7 +110,7 @@ export interface JobRecord {
   readonly units: ReadonlyMap<PartId, DecidedUnit>;
   readonly renewals: ReadonlyMap<string, DecidedRenewal>;
   readonly ownRenewals: ReadonlyMap<string, Renewal>;
-  readonly lives: ReadonlyMap<string, { readonly yearsLeft: number } & Mark>;
+  readonly lives: ReadonlyMap<string, { readonly yearsLeft: number; readonly kmLeft?: number } & Mark>;
   readonly terms?: Terms;
   readonly attempts: readonly Attempt[];
   readonly issues: ReadonlyMap<string, Issue>;

@@ -6,21 +6,20 @@ import type { EntryRules } from '../entry-rules.js';
 export interface TermsSet {
   readonly kind: 'terms-set';
   readonly yearsIn: number;
+  /** How far the machine goes in a year. */
+  readonly kmPerYear?: number;
   readonly budgetCents?: number;
   readonly budgetHours?: number;
 }
 
-export interface Terms extends Mark {
-  readonly yearsIn: number;
-  readonly budgetCents?: number;
-  readonly budgetHours?: number;
-}
+export type Terms = Omit<TermsSet, 'kind'> & Mark;
 
 export const termsSet: EntryRules<TermsSet> = {
   mayFollow: () => NOTHING,
-  fold(draft, { yearsIn, budgetCents, budgetHours }, mark) {
+  fold(draft, { yearsIn, kmPerYear, budgetCents, budgetHours }, mark) {
     draft.terms = {
       yearsIn,
+      ...(kmPerYear === undefined ? {} : { kmPerYear }),
       ...(budgetCents === undefined ? {} : { budgetCents }),
       ...(budgetHours === undefined ? {} : { budgetHours }),
       ...mark,

@@ -1,5 +1,5 @@
 import { computed, effect, inject, Injectable, signal } from '@angular/core';
-import { decidedAtBench } from '@brisk/core/ledger';
+import { decidedAtBench, yearsGiven } from '@brisk/core/ledger';
 import type { Bargain, NowOrLater, ValuedSet } from '@brisk/core/economics';
 import equal from 'fast-deep-equal/es6';
 import { RatesShed } from '../../planning/rates-shed';
@@ -47,7 +47,7 @@ export class Board {
         },
         terms: {
           yearsIn: this.yearsIn(),
-          lives: new Map([...state.lives].map(([id, { yearsLeft }]) => [id, yearsLeft])),
+          lives: yearsGiven(state),
           rates: this.shed.rates(),
           ...(budgetCents === undefined && budgetHours === undefined
             ? {}

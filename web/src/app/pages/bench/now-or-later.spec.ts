@@ -86,6 +86,21 @@ describe('now or later', () => {
     expect(said()).not.toContain('as usual');
   });
 
+  it('takes kilometres where it is known how far the machine goes in a year', async () => {
+    const terms = theirEntry({ kind: 'terms-set', yearsIn: 5, kmPerYear: 10_000 });
+    const view = await opened({ years: 9, km: 25_000 }, [terms]);
+    await view.press(/How long the starter brushes and solenoid is given/);
+    await view.settle();
+    expect(view.server.entries.at(-1)).toMatchObject({
+      kind: 'life-guessed',
+      renewal: 'starter',
+      yearsLeft: 2.5,
+      kmLeft: 25_000,
+    });
+    const row = rowOf(view.element, 'Starter brushes and solenoid');
+    expect(row?.querySelector('.guess')?.textContent).toContain('25,000 km: 2.5 y left');
+  });
+
   it('reckons with the shop’s rates and the job’s limits', async () => {
     const answers = { yearsIn: 4, budget: 200, hours: 3, currency: 'CHF', hour: 90, litre: 9, fastener: 2 };
     const view = await opened(answers);

@@ -15,6 +15,7 @@ import { inMoney } from '../../words/money';
 import { BenchTabs } from './bench-tabs';
 import { Board, type Weighed } from './board';
 import { ownRenewal, ownRenewalAsking } from './own-renewal';
+import { lifeAsking, lifeIn } from './life-said';
 import { ratesIn, termsAsking, termsIn } from './reckoned-with';
 
 /** The longest length takes so much of its room, in per cent; its figure stands behind it. */
@@ -140,6 +141,26 @@ export class NowOrLaterView {
         renewal: id,
         yearsLeft: years,
       });
+  }
+
+  /** How long it is given, in years, and in kilometres where it is known how far the machine goes. */
+  protected leftWords({ renewal: { id }, yearsLeft, guessed }: Weighed): string {
+    const years = `${Math.round(yearsLeft * 10) / 10} y left`;
+    if (!guessed) return `${years}, as usual`;
+    const km = this.desk.state()?.lives.get(id)?.kmLeft;
+    return km === undefined ? years : `${km.toLocaleString('en')} km: ${years}`;
+  }
+
+  /** Asks how long somebody gives it, in years or in kilometres. */
+  protected async sayLife(row: Weighed): Promise<void> {
+    const kmPerYear = this.board.terms()?.kmPerYear;
+    const answers = await this.asker.ask(lifeAsking(row, this.desk.state()?.lives.get(row.renewal.id), kmPerYear));
+    if (!answers) return;
+    this.recorder.record(`Said how long the ${row.renewal.name} lasts`, {
+      kind: 'life-guessed',
+      renewal: row.renewal.id,
+      ...lifeIn(answers, kmPerYear),
+    });
   }
 
   protected async reckonWith(): Promise<void> {

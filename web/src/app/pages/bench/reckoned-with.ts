@@ -1,4 +1,4 @@
-import { optionalAmount, positive } from '@brisk/contracts/fields';
+import { optionalAmount, optionalPositive, positive } from '@brisk/contracts/fields';
 import { ratesSchema } from '@brisk/contracts/rates';
 import type { Rates } from '@brisk/core/economics';
 import type { Terms } from '@brisk/core/ledger';
@@ -28,6 +28,14 @@ export function termsAsking(yearsIn: number, terms: Partial<Terms> | undefined, 
         as: 'number',
         schema: positive(50).label('Years'),
         initial: yearsIn,
+      },
+      {
+        field: 'kmPerYear',
+        label: 'How far it goes in a year, if that is known',
+        as: 'number',
+        schema: optionalPositive(1_000_000).label('How far it goes'),
+        ...(terms?.kmPerYear === undefined ? {} : { initial: terms.kmPerYear }),
+        suffix: 'km',
       },
       {
         field: 'budget',
@@ -74,9 +82,10 @@ export function ratesIn({ currency, hour, litre, fastener }: Answers): Rates {
 }
 
 /** The job’s terms as they were answered. */
-export function termsIn({ yearsIn, budget, hours }: Answers) {
+export function termsIn({ yearsIn, kmPerYear, budget, hours }: Answers) {
   return {
     yearsIn: Number(yearsIn),
+    ...(given(kmPerYear) ? { kmPerYear: Number(kmPerYear) } : {}),
     ...(given(budget) ? { budgetCents: cents(budget) } : {}),
     ...(given(hours) ? { budgetHours: Number(hours) } : {}),
   };
