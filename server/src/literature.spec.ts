@@ -131,7 +131,7 @@ describe('a file of the literature', () => {
 it('has beside it what its reader in the browser asks for', async () => {
   for (const [path, type] of [
     ['/pdf/cmaps/78-EUC-H.bcmap', 'application/octet-stream'],
-    ['/pdf/fonts/FoxitFixed.pfb', 'application/octet-stream'],
+    ['/pdf/fonts/FoxitFixed.pfb', 'application/x-font-type1'],
     ['/pdf/unpack/jbig2.wasm', 'application/wasm'],
   ] as const) {
     const response = await fetch(server.address + path);
