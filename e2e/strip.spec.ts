@@ -124,7 +124,7 @@ test('an arrow is drawn across a photo, given words, and stands beside the untou
   const job = await copyOfDemoJob(request, 'Minibus');
   await page.goto(`/jobs/${job}/photos`);
   await page.getByRole('link', { name: /Shield before it came off/ }).click();
-  const canvas = page.locator('.ground canvas').last();
+  const canvas = page.locator('bl-marked-picture canvas').last();
   await expect(canvas).toBeVisible();
   await page.getByRole('radio', { name: 'Arrow' }).click();
   const box = await canvas.boundingBox();

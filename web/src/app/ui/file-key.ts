@@ -12,7 +12,7 @@ import type { IconName } from './icons';
     <button
       [matButton]="plain() ? 'text' : 'outlined'"
       type="button"
-      [attr.aria-label]="label()"
+      [attr.aria-label]="of() ? label() : null"
       (click)="files.click()"
     >
       <mat-icon [svgIcon]="icon()" />{{ words() }}
