@@ -2,7 +2,18 @@ import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { RESULT_WORDS, type StartResult } from '@brisk/core/first-start';
 import { nextUp, unsettled, setCountOf, stopOf, unevenWords, type JobState } from '@brisk/core/ledger';
-import { choose, doStep, hand, isNext, nameJob, readTorqueOnTarget, sign, surveyMachine, workedByCrew } from './shed';
+import {
+  asOneJoint,
+  choose,
+  doStep,
+  hand,
+  isNext,
+  nameJob,
+  readTorqueOnTarget,
+  sign,
+  surveyMachine,
+  workedByCrew,
+} from './shed';
 
 /** Why the joint whose torque is next is not torqued: its set does not come out even. */
 function unevenTorque(state: JobState): string | undefined {
@@ -129,6 +140,8 @@ test('one machine, from survey to running and handed over', async ({ page, reque
   await test.step('Refit: counted in, torqued, one missed and done again, one accepted', async () => {
     const value = page.getByLabel('Value read');
     await crew((state) => isNext(state, 'torque'));
+    await expect(page.getByText('the maker’s own wins').first()).toBeVisible();
+    await asOneJoint(page);
     await value.fill('1');
     await page.getByRole('button', { name: 'Record torque' }).click();
     await expect(page.getByText(/Too low/).first()).toBeVisible();
@@ -136,6 +149,8 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await expect(value).toBeHidden();
 
     await crew((state) => isNext(state, 'torque'));
+    await expect(page.getByText('the maker’s own wins').first()).toBeVisible();
+    await asOneJoint(page);
     await value.fill('400');
     await page.getByRole('button', { name: 'Record torque' }).click();
     await page.getByRole('button', { name: 'Accept it with a reason' }).click();

@@ -157,6 +157,12 @@ export async function sign(page: Page): Promise<void> {
   await page.getByRole('button', { name: /^Sign as/ }).click();
 }
 
+/** Has one reading taken for the joint in hand, where it would be tightened bolt by bolt. */
+export async function asOneJoint(page: Page): Promise<void> {
+  const whole = page.getByRole('button', { name: 'One reading for the whole joint' });
+  if (await whole.isVisible()) await whole.click();
+}
+
 /** Reads the target from the page and records it as read with the proposed wrench. */
 export async function readTorqueOnTarget(page: Page): Promise<void> {
   const target = (await page.locator('bl-torque-entry .target .figure').textContent()) ?? '';
@@ -178,6 +184,7 @@ export async function doStep(page: Page): Promise<void> {
     await expect(uneven).toBeHidden();
     return;
   }
+  await asOneJoint(page);
   if (await gate.isVisible()) await sign(page);
   else if (await step.getByLabel('Value read').isVisible()) await readTorqueOnTarget(page);
   else await step.locator('button.done').click();

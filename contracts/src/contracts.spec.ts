@@ -82,6 +82,23 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
   },
   'left-on-purpose': { kind: 'left-on-purpose', connection: 'upper-hose', reason: 'Comes along' },
   'hold-point-signed': { kind: 'hold-point-signed', holdPoint: 'pre-lift', confirmed: ['rated'] },
+  'bolts-tightened': {
+    kind: 'bolts-tightened',
+    connection: 'bell-bolts',
+    stage: 1,
+    bolts: [0, 4],
+    read: { value: 27, unit: 'N·m' },
+    wrench: {
+      id: 'three-eighths',
+      name: '3/8 in',
+      range: { lowestNm: 10, highestNm: 110 },
+      handleMm: 380,
+      adapter: { lengthMm: 60, angleDeg: 90 },
+      calibratedOn: '2026-03-01',
+      uses: 410,
+    },
+    degrees: 30,
+  },
   'torque-read': { kind: 'torque-read', connection: 'mount-left', wrench: 'half', read: { value: 75, unit: 'N·m' } },
   'torque-accepted': { kind: 'torque-accepted', connection: 'mount-left', reason: 'No room' },
   'moves-taken': {
@@ -246,7 +263,7 @@ describe('ledger entries', () => {
   it.each(entries)('%s is refused without each of its fields', (_kind, entry) => {
     const spare = new Set([
       ...['bag', 'moveFirst', 'note', 'means', 'soakMin', 'kept', 'replacedBy', 'where', 'words', 'kind'],
-      ...['low', 'high', 'condition', 'number', 'waitsFor', 'kmLeft', 'kmPerYear'],
+      ...['low', 'high', 'condition', 'number', 'waitsFor', 'kmLeft', 'kmPerYear', 'read', 'wrench', 'degrees'],
       ...['supplier', 'priceCents', 'leadDays', 'expectedOn', 'causeOfDeath', 'budgetCents', 'budgetHours'],
       // A reason for leaving something is asked for by core: renewing it needs none.
       ...(entry.kind === 'renewal-decided' || entry.kind === 'part-placed' ? ['reason'] : []),

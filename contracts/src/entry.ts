@@ -56,6 +56,7 @@ import { operationStuckSchema } from './entries/steps/operation-stuck.js';
 import { workPausedSchema } from './entries/steps/work-paused.js';
 import { workResumedSchema } from './entries/steps/work-resumed.js';
 import { torqueAcceptedSchema } from './entries/torque/torque-accepted.js';
+import { boltsTightenedSchema } from './entries/torque/bolts-tightened.js';
 import { torqueReadSchema } from './entries/torque/torque-read.js';
 import type { EntrySchema } from './entries/entry-schema.js';
 
@@ -84,6 +85,7 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'left-on-purpose': leftOnPurposeSchema,
   'hold-point-signed': holdPointSignedSchema,
   'torque-read': torqueReadSchema,
+  'bolts-tightened': boltsTightenedSchema,
   'torque-accepted': torqueAcceptedSchema,
   'fluid-measured': fluidMeasuredSchema,
   'machine-measured': machineMeasuredSchema,

@@ -7,6 +7,7 @@ import {
   STATIONS,
   STEP_HEIGHTS,
   SYSTEMS,
+  THREAD_STATES,
   ZONES,
   type Access,
   type Adaptation,
@@ -50,6 +51,7 @@ import {
   optionalYesOrNo,
   pairOfIds,
   positive,
+  share,
   text,
 } from './fields.js';
 import { either, record, type FieldsOf } from './record.js';
@@ -117,6 +119,10 @@ const part = record<Part>({
   removal: optionalStep(),
 });
 
+/** Whether stages rise, and the last of them is all of it. */
+const isRising = (stages: readonly number[] | null | undefined) =>
+  !stages || (stages.at(-1) === 1 && stages.every((stage, at) => stage > (at === 0 ? 0 : (stages[at - 1] ?? 0))));
+
 type TorqueAfter = NonNullable<TorqueSpec['after']>[number];
 const torque = () =>
   record<TorqueSpec>({
@@ -124,6 +130,9 @@ const torque = () =>
     height: oneOf(STEP_HEIGHTS).optional(),
     looseUntilAllIn: named(),
     angleDeg: optionalAmount(720),
+    stages: optionalList(share(), 6).test('rising', '${path} has to rise, and end with 1.', isRising),
+    thread: oneOf(THREAD_STATES).optional(),
+    eachRead: mixed<true>().oneOf([true]).optional(),
     after: optionalList(record<TorqueAfter>({ connection: id(), why: text() }), 100),
   })
     .optional()

@@ -25,7 +25,9 @@ import { PhotoStore } from './photos/photo-store.js';
 import { photoRoutes } from './photos/routes.js';
 import { runSheetRoutes } from './run-sheet/routes.js';
 import { shopRoutes } from './shop/routes.js';
+import { torqueWrenchRoutes } from './torque-wrench/routes.js';
 import { ShopStore } from './shop/shop-store.js';
+import { usesOf } from './shop/wrench-uses.js';
 
 /** What the application works with; the clock is passed in. */
 export interface AppParts {
@@ -105,13 +107,14 @@ export function appOf({
     // The most asked for come first.
     jobRoutes({ store: jobs, cards, shop, photos, literature, background, spareOf, incoming: incomingFolder, now }),
     runSheetRoutes(jobs, shop, background, now),
-    shopRoutes(shop, background),
+    shopRoutes(shop, background, (rack) => usesOf(database, rack)),
     photoRoutes(photos),
     literatureRoutes(literature, background, incomingFolder),
     labelRoutes(jobs, background, address),
     boltCardRoutes(jobs, background),
     houseRoutes(jobs, cards),
     craneScaleRoutes(closing),
+    torqueWrenchRoutes(closing),
     healthRoutes(database, room, now),
     backupRoutes(backup),
   ];

@@ -151,12 +151,22 @@ export interface Part {
   readonly removal?: StepSpec;
 }
 
+/** How a thread goes together. */
+export const THREAD_STATES = ['dry', 'plated', 'oiled', 'threadlocker', 'sealant', 'paste'] as const;
+export type ThreadState = (typeof THREAD_STATES)[number];
+
 export interface TorqueSpec {
   readonly targetNm: number;
   /** How the machine has to stand for the final torque, where that is not as it stood for opening it. */
   readonly height?: StepHeight;
   /** Final angle after the target, in degrees. */
   readonly angleDeg?: number;
+  /** The maker’s own stages, as rising shares of the figure, the last of them 1. */
+  readonly stages?: readonly number[];
+  /** How its thread goes together, as the figure is meant. */
+  readonly thread?: ThreadState;
+  /** Each bolt is read by itself. */
+  readonly eachRead?: true;
   /** All joints that name the same group are in, and loose, before any of them gets its final torque. */
   readonly looseUntilAllIn?: string;
   /** Connections to be at final torque before this one (upper mounts before lower). */

@@ -70,6 +70,10 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
   ],
   'left-on-purpose': [{ connection: joint, reason: 'Comes along' }, /^Left as it is: .*Comes along$/],
   'hold-point-signed': [{ holdPoint: 'made-safe', confirmed: [] }, /^Signed: /],
+  'bolts-tightened': [
+    { connection: 'bell-housing', stage: 0, bolts: [0, 4], degrees: 30 },
+    /^Stage 1 of the bell housing: bolt 1, 9, 30°$/,
+  ],
   'torque-read': [{ connection: joint, wrench: 'half', read: { value: 75, unit: 'N·m' } }, /: 75 N·m$/],
   'torque-accepted': [{ connection: joint, reason: 'No room' }, /accepted: No room$/],
   'moves-taken': [

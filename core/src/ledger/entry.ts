@@ -54,6 +54,7 @@ import type { OperationSkipped } from './entries/steps/operation-skipped.js';
 import type { OperationStuck } from './entries/steps/operation-stuck.js';
 import type { WorkPaused } from './entries/steps/work-paused.js';
 import type { WorkResumed } from './entries/steps/work-resumed.js';
+import type { BoltsTightened } from './entries/torque/bolts-tightened.js';
 import type { TorqueAccepted } from './entries/torque/torque-accepted.js';
 import type { TorqueRead } from './entries/torque/torque-read.js';
 
@@ -76,6 +77,7 @@ export type EntryBody =
   | BoltSetAside
   | Tagged
   | TorqueRead
+  | BoltsTightened
   | TorqueAccepted
   | FluidMeasured
   | MachineMeasured

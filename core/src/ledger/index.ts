@@ -59,6 +59,7 @@ export {
   type Struggle,
   type Trouble,
 } from './entries/steps/operation-stuck.js';
+export type { Tightened, Tightening } from './entries/torque/bolts-tightened.js';
 export type { TorqueReading } from './entries/torque/torque-read.js';
 export { entryWords } from './entry-words.js';
 export type { JobState, Mark, Progress } from './state.js';
@@ -91,6 +92,7 @@ export { fastenersToBuy, type FastenersToBuy } from './shopping.js';
 export { leftToItself, type LeftToItself } from './left-to-itself.js';
 export type { OpenItem } from './open-item.js';
 export { openItems } from './open-items.js';
+export { boltNumbers, jointNow, jointOf, type Joint, type JointNow } from './joint.js';
 export { yearsGiven } from './lives.js';
 export { STOP_WORDS, STOPS, type Stop } from './stops.js';
 export { lastEntriesOf } from './last-entries.js';

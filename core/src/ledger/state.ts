@@ -40,6 +40,7 @@ import type { Issue } from './entries/start/issue-opened.js';
 import type { Attempt } from './entries/start/start-attempted.js';
 import type { SkipMode } from './entries/steps/operation-skipped.js';
 import type { Struggle } from './entries/steps/operation-stuck.js';
+import type { Tightening } from './entries/torque/bolts-tightened.js';
 import type { TorqueReading } from './entries/torque/torque-read.js';
 import type { LedgerEntry } from './entry.js';
 
@@ -88,6 +89,8 @@ export interface JobRecord {
   readonly paused: ReadonlyMap<string, Mark>;
   readonly tags: ReadonlyMap<ConnectionId, number>;
   readonly torques: ReadonlyMap<ConnectionId, readonly TorqueReading[]>;
+  /** Joints that are tightened bolt by bolt, stage by stage. */
+  readonly tightened: ReadonlyMap<ConnectionId, Tightening>;
   readonly litres: ReadonlyMap<CircuitId, Litres>;
   /** What a tape gave, by reference plane, in mm from the one it hangs on. */
   readonly measured: ReadonlyMap<PlaneName, number>;
@@ -145,6 +148,7 @@ export function emptyRecord(): JobRecord {
     paused: new Map(),
     tags: new Map(),
     torques: new Map(),
+    tightened: new Map(),
     litres: new Map(),
     measured: new Map(),
     notes: [],

@@ -2,36 +2,20 @@ import { randomInt } from 'node:crypto';
 import { SCALE_EVERY_MS, SCALE_MODES, simulatedScale, type ScaleMode } from '@brisk/core/rigging';
 import type { Request } from 'express';
 import { apiRouter, type ApiRouter } from '../http/api-router.js';
-import { badInput, ProblemError } from '../http/problem.js';
+import { badInput } from '../http/problem.js';
+import { simulatedStreams } from '../http/simulated-stream.js';
 import * as docs from './openapi.js';
 
-/** Scales at once, and how long one runs before it switches itself off. */
-const MOST_SCALES = 16;
-const LONGEST_MS = 15 * 60_000;
 const HEAVIEST_KG = 20_000;
 
 /** The simulated crane scale: readings sent as they are made. `closing` turns true when the server is about to stop. */
 export function craneScaleRoutes(closing: () => boolean): ApiRouter {
   const api = apiRouter();
-  let running = 0;
+  const send = simulatedStreams('scale', closing);
 
   api.get('/simulated-crane-scale', docs.getSimulatedCraneScale, (request, response) => {
-    const scale = simulatedScale(kilogramsIn(request), modeIn(request), randomInt(1, 2 ** 31));
-    if (running >= MOST_SCALES)
-      throw new ProblemError('too-often', 'So many scales run already. Switch one off, and try again.');
-    running += 1;
-    // Packed, a reading would wait for the next ones.
-    response.set({ 'content-type': 'text/event-stream', 'cache-control': 'no-store, no-transform' });
-    response.flushHeaders();
-    const timer = setInterval(() => {
-      const reading = scale.next().value;
-      if (closing() || reading.atMs > LONGEST_MS) response.end();
-      else response.write(`data: ${JSON.stringify({ ...reading, simulated: true })}\n\n`);
-    }, SCALE_EVERY_MS);
-    response.on('close', () => {
-      clearInterval(timer);
-      running -= 1;
-    });
+    const readings = simulatedScale(kilogramsIn(request), modeIn(request), randomInt(1, 2 ** 31));
+    send(response, { readings, everyMs: SCALE_EVERY_MS });
   });
 
   return api;

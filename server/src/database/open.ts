@@ -10,6 +10,7 @@ import { JobsAndLedger } from './migrations/2026-11-23-jobs-and-ledger.js';
 import { ShopDocuments } from './migrations/2026-11-23-shop-documents.js';
 import { JobCards } from './migrations/2026-11-26-job-cards.js';
 import { SetAside } from './migrations/2026-11-27-set-aside.js';
+import { TorqueIndex } from './migrations/2026-11-27-torque-index.js';
 import { copyBeforeUpgrade } from './upgrade-copy.js';
 import { PutRight } from './migrations/2026-11-27-put-right.js';
 import { EntryRows, JobRows, ShopDocumentRows } from './rows.js';
@@ -33,6 +34,7 @@ const MIGRATIONS = [
   { name: '2026-11-23-shop-documents', class: ShopDocuments },
   { name: '2026-11-26-job-cards', class: JobCards },
   { name: '2026-11-27-set-aside', class: SetAside },
+  { name: '2026-11-27-torque-index', class: TorqueIndex },
   { name: '2026-11-27-put-right', class: PutRight },
 ];
 

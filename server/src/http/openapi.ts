@@ -2,6 +2,7 @@ import { BUNDLE_VERSION, bundleSchema } from '@brisk/contracts/bundle';
 import { ENTRY_SCHEMAS } from '@brisk/contracts/entry';
 import { jobSchema, newJobSchema, planningSchema } from '@brisk/contracts/job';
 import { PROBLEMS } from '@brisk/contracts/problem';
+import { keepRackSchema } from '@brisk/contracts/torque-wrenches';
 import { keepGearSchema } from '@brisk/contracts/lifting-gear';
 import { keepRatesSchema } from '@brisk/contracts/rates';
 import { inspectionSheetSchema, shopTemplateSchema, toolListSchema } from '@brisk/contracts/shop';
@@ -69,6 +70,7 @@ export function openApiDocument(paths: Json): Json {
         InspectionSheet: converted(inspectionSheetSchema),
         ToolList: converted(toolListSchema),
         LiftingGear: converted(keepGearSchema),
+        TorqueWrenches: converted(keepRackSchema),
         Rates: converted(keepRatesSchema),
         Bundle: converted(bundleSchema, { job: ref('Job'), ledger }),
         Problem: {

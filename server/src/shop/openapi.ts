@@ -92,3 +92,18 @@ export const putRates: Json = {
     422: problem('They are not right.'),
   },
 };
+
+export const getTorqueWrenches: Json = {
+  summary: 'What the shop tightens with, and how often each wrench was used since it was calibrated',
+  responses: { 200: answer('The wrenches and adapters.', ref('TorqueWrenches')) },
+};
+
+export const putTorqueWrenches: Json = {
+  summary: 'Write the wrenches and adapters anew, from the revision the sender knew',
+  requestBody: { required: true, content: jsonOf(ref('TorqueWrenches')) },
+  responses: {
+    200: answer('The wrenches as they are now.', ref('TorqueWrenches')),
+    409: problem('Somebody changed them meanwhile.'),
+    422: problem('They are not right.'),
+  },
+};

@@ -8,6 +8,8 @@ import {
   type ShopTemplateSummary,
   type ToolList,
 } from '@brisk/contracts/shop';
+import { keepRackSchema, type KeptRack } from '@brisk/contracts/torque-wrenches';
+import { FIRST_RACK, type WrenchRack } from '@brisk/core/torque';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
 import { USUAL_RATES, type Rates } from '@brisk/core/economics';
 import { FIRST_GEAR, type LiftingGear } from '@brisk/core/rigging';
@@ -24,10 +26,15 @@ const SHEET = 'inspection-sheet';
 const TOOLS = 'tools';
 const GEAR = 'lifting-gear';
 const RATES = 'shop-rates';
+const RACK = 'torque-wrenches';
 const NO_TOOLS: ToolList = { tools: [] };
 
-/** The shop’s own templates, its inspection sheet, its tools, its lifting gear and what it reckons with. */
-export function shopRoutes(store: ShopStore, background: InBackground): ApiRouter {
+/** The shop’s own templates, its inspection sheet, its tools, its lifting gear, its torque wrenches and what it reckons with. */
+export function shopRoutes(
+  store: ShopStore,
+  background: InBackground,
+  usesOf: (rack: WrenchRack) => Promise<KeptRack['uses']>,
+): ApiRouter {
   const api = apiRouter();
 
   api.get('/templates', docs.getTemplates, async (_request, response) => {
@@ -87,6 +94,20 @@ export function shopRoutes(store: ShopStore, background: InBackground): ApiRoute
 
   api.put('/rates', docs.putRates, ...jsonBody(LARGEST_BODY), async (request, response) => {
     response.json(await store.keep('rates', RATES, bodyOf(keepRatesSchema, request)));
+  });
+
+  const withUses = async (kept: Kept<WrenchRack>): Promise<KeptRack> => ({
+    ...kept,
+    uses: await usesOf(kept.document),
+  });
+
+  api.get('/torque-wrenches', docs.getTorqueWrenches, async (_request, response) => {
+    const kept = await store.find<WrenchRack>('torque-wrenches', RACK);
+    response.json(await withUses(kept ?? { revision: 0, updatedAt: '', document: FIRST_RACK }));
+  });
+
+  api.put('/torque-wrenches', docs.putTorqueWrenches, ...jsonBody(LARGEST_BODY), async (request, response) => {
+    response.json(await withUses(await store.keep('torque-wrenches', RACK, bodyOf(keepRackSchema, request))));
   });
 
   return api;

@@ -7,7 +7,7 @@ import { ProblemError } from '../http/problem.js';
 import { oneAtATime } from '../jobs/one-at-a-time.js';
 
 /** What kinds of things a shop keeps. */
-export type ShopKind = 'template' | 'inspection-sheet' | 'tools' | 'lifting-gear' | 'rates';
+export type ShopKind = 'template' | 'inspection-sheet' | 'tools' | 'lifting-gear' | 'rates' | 'torque-wrenches';
 
 /** Keeps the shop’s own documents: each is written whole, and only over the revision its writer knew. */
 export class ShopStore {

@@ -98,6 +98,11 @@ export const routes: Routes = [
       },
       { path: 'refit', title: 'Refit', loadComponent: () => import('./pages/refit/refit').then((m) => m.Refit) },
       {
+        path: 'refit/wrenches',
+        title: 'Torque wrenches',
+        loadComponent: () => import('./pages/refit/wrenches').then((m) => m.Wrenches),
+      },
+      {
         path: 'first-start',
         title: 'First start',
         loadComponent: () => import('./pages/first-start/first-start').then((m) => m.FirstStart),

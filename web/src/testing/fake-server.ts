@@ -29,6 +29,8 @@ import {
 } from '@brisk/contracts/shop';
 import { keepGearSchema } from '@brisk/contracts/lifting-gear';
 import { keepRatesSchema } from '@brisk/contracts/rates';
+import { keepRackSchema, type KeptRack } from '@brisk/contracts/torque-wrenches';
+import { FIRST_RACK, type WrenchRack } from '@brisk/core/torque';
 import { USUAL_RATES, type Rates } from '@brisk/core/economics';
 import { FIRST_GEAR, type LiftingGear } from '@brisk/core/rigging';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
@@ -93,6 +95,8 @@ export class FakeServer implements Pick<
   | 'keepTools'
   | 'keepPhoto'
   | 'keepLiterature'
+  | 'torqueWrenches'
+  | 'keepTorqueWrenches'
   | 'house'
   | 'find'
   | 'jobByCode'
@@ -108,6 +112,7 @@ export class FakeServer implements Pick<
   sheet: Kept<InspectionSheet> = { revision: 0, updatedAt: '', document: INSPECTION_SHEET };
   shopRates: Kept<Rates> = { revision: 0, updatedAt: '', document: USUAL_RATES };
   gear: Kept<LiftingGear> = { revision: 0, updatedAt: '', document: FIRST_GEAR };
+  wrenches: KeptRack = { revision: 0, updatedAt: '', document: FIRST_RACK, uses: {} };
   toolList: Kept<ToolList> = { revision: 0, updatedAt: '', document: { tools: [] } };
   /** Pictures that were sent, and the answer to the next ones where they are refused. */
   photos: Blob[] = [];
@@ -284,6 +289,18 @@ export class FakeServer implements Pick<
       this.literature.push({ file, type });
       const name = `${String(this.literature.length).padStart(64, '0')}.${ENDING_OF[type]}`;
       return { file: name, type, pages: type === 'pdf' ? 3 : 1, bytes: file.size };
+    });
+  }
+
+  torqueWrenches(): Observable<KeptRack> {
+    return this.answer(() => this.wrenches);
+  }
+
+  keepTorqueWrenches(sent: ToKeep<WrenchRack>): Observable<KeptRack> {
+    return this.answer(() => {
+      const { revision, document } = held(keepRackSchema, sent);
+      this.wrenches = { ...this.wrenches, revision: revision + 1, document };
+      return this.wrenches;
     });
   }
 

@@ -55,6 +55,7 @@ import { operationSkipped } from './steps/operation-skipped.js';
 import { operationStuck } from './steps/operation-stuck.js';
 import { workPaused } from './steps/work-paused.js';
 import { workResumed } from './steps/work-resumed.js';
+import { boltsTightened } from './torque/bolts-tightened.js';
 import { torqueAccepted } from './torque/torque-accepted.js';
 import { torqueRead } from './torque/torque-read.js';
 
@@ -78,6 +79,7 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'bolt-set-aside': boltSetAside,
   tagged,
   'torque-read': torqueRead,
+  'bolts-tightened': boltsTightened,
   'torque-accepted': torqueAccepted,
   'fluid-measured': fluidMeasured,
   'machine-measured': machineMeasured,

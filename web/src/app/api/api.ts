@@ -17,6 +17,8 @@ import type {
 import type { Rates } from '@brisk/core/economics';
 import type { LiftingGear } from '@brisk/core/rigging';
 import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep, ToolList } from '@brisk/contracts/shop';
+import type { KeptRack } from '@brisk/contracts/torque-wrenches';
+import type { WrenchRack } from '@brisk/core/torque';
 import type { JobHits, KeptPhoto } from '@brisk/contracts/house';
 import type { InspectionSheet } from '@brisk/core/donor';
 import type { HouseKnowledge } from '@brisk/core/house';
@@ -132,6 +134,14 @@ export class Api {
     return this.http.post<KeptLiterature>('/api/literature', file, {
       headers: { 'content-type': SENT_AS[type] ?? file.type },
     });
+  }
+
+  torqueWrenches(): Observable<KeptRack> {
+    return this.http.get<KeptRack>('/api/torque-wrenches');
+  }
+
+  keepTorqueWrenches(rack: ToKeep<WrenchRack>): Observable<KeptRack> {
+    return this.http.put<KeptRack>('/api/torque-wrenches', rack);
   }
 
   house(job: string): Observable<HouseKnowledge> {

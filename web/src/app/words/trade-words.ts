@@ -56,6 +56,8 @@ export const VERDICT_WORDS: Readonly<Record<TorqueVerdict, string>> = {
   under: 'Too low',
   over: 'Too high',
   'tool-out-of-range': 'Wrench not trusted at this figure',
+  'out-of-calibration': 'Wrench overdue for calibration',
+  'too-early': 'Before all of its group were in',
 };
 
 /** Cautions by what they are about; the whole sentence is core’s. */

@@ -142,6 +142,7 @@ describe('the step in hand', () => {
     const entries = at('torque:bulkhead-shield-nuts');
     const upTo = entries.findIndex(({ kind }) => kind === 'torque-read');
     const view = await open(entries.slice(0, upTo));
+    await view.press('One reading for the whole joint');
     expect(view.text()).toContain('Good from 7.52 to 8.48 N·m');
     type(view.element, 'value', '5');
     await view.press('Record torque');
@@ -180,6 +181,7 @@ describe('the step in hand', () => {
         entries.findIndex(({ kind }) => kind === 'torque-read'),
       ),
     );
+    await view.press('One reading for the whole joint');
     await view.press('Record torque');
     expect(view.text()).toContain('Value read is missing.');
   });
@@ -382,6 +384,6 @@ describe('a set that does not come out even', () => {
     const view = await openShort();
     view.desk.record({ kind: 'count-accepted', connection: joint, reason: 'New one on Monday' });
     await view.settle();
-    expect(pressable(view.element, 'Record torque')).toBeTruthy();
+    expect(pressable(view.element, /clicked$|Record torque/)).toBeTruthy();
   });
 });

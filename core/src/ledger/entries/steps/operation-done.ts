@@ -1,3 +1,6 @@
+import type { ConnectionId } from '../../../connection-map/index.js';
+import { stageWords } from '../../../torque/index.js';
+import { boltNumbers, jointNow } from '../../joint.js';
 import type { Operation, OperationId } from '../../../teardown/index.js';
 import { heightNeeded, isSettled } from '../../reading.js';
 import { NOTHING, refuse, unknown, type Refusal } from '../../refusal.js';
@@ -43,9 +46,25 @@ function standsWrong(state: JobState, operation: Operation): readonly Refusal[] 
 
 function notTorqued(state: JobState, { kind, connection }: Operation): readonly Refusal[] {
   if (kind !== 'torque' || connection === undefined) return NOTHING;
+  if (state.tightened.has(connection)) return notFinal(state, connection);
   const last = state.torques.get(connection)?.at(-1);
   if (!last) return refuse('torque', 'Read the torque first.');
   return last.verdict !== 'within' && last.accepted === undefined
     ? refuse('torque', 'The last reading missed its target. Do it again, or accept it with a reason.')
     : NOTHING;
+}
+
+/** A joint that was begun bolt by bolt is done when every bolt of it is. */
+function notFinal(state: JobState, connection: ConnectionId): readonly Refusal[] {
+  const now = jointNow(state, connection);
+  if (!now || now.final) return NOTHING;
+  const left = now.stage ? now.next : now.missed;
+  return refuse(
+    'torque',
+    `${left.length === 1 ? 'Bolt' : 'Bolts'} ${boltNumbers(now, left).join(', ')}: ${
+      now.stage
+        ? `still to be brought to ${stageWords(now.stage)}.`
+        : 'missed the figure. Do them again, or accept it with a reason.'
+    }`,
+  );
 }

@@ -1,5 +1,6 @@
 import type { ConnectionId } from '../../../connection-map/index.js';
 import { operationId } from '../../../teardown/index.js';
+import { jointNow } from '../../joint.js';
 import { NOTHING, refuse } from '../../refusal.js';
 import { stopOfStep } from '../../stops.js';
 import type { EntryRules } from '../entry-rules.js';
@@ -12,7 +13,9 @@ export interface TorqueAccepted {
 }
 
 export const torqueAccepted: EntryRules<TorqueAccepted> = {
-  mayFollow({ torques }, { connection }) {
+  mayFollow(state, { connection }) {
+    const { torques, tightened } = state;
+    if (tightened.has(connection) && (jointNow(state, connection)?.missed.length ?? 0) > 0) return NOTHING;
     const last = torques.get(connection)?.at(-1);
     if (!last) return refuse('sense', 'There is no reading here to accept.');
     return last.verdict === 'within'
@@ -20,6 +23,9 @@ export const torqueAccepted: EntryRules<TorqueAccepted> = {
       : NOTHING;
   },
   fold(draft, { connection, reason }) {
+    const tightening = draft.tightened.get(connection);
+    if (tightening)
+      draft.tightened.set(connection, { ...tightening, accepted: { reason, touches: tightening.touches.length } });
     const readings = draft.torques.get(connection) ?? [];
     draft.torques.set(
       connection,

@@ -38,6 +38,8 @@ export const torqueRead: EntryRules<TorqueRead> = {
     if (!connection.refit.torque) return refuse('sense', `There is no torque figure for ${connection.name}.`);
     const range = rangeOf(entry);
     if (!range) return unknown('wrench', entry.wrench);
+    if (state.tightened.has(entry.connection))
+      return refuse('sense', `${connection.name} was begun bolt by bolt. Go on with it so.`);
     if (range.lowestNm >= range.highestNm)
       return refuse('sense', `A wrench from ${range.lowestNm} to ${range.highestNm} N·m does not exist.`);
     if (!isDone(state, operationId.close(entry.connection)))

@@ -2,7 +2,8 @@ import { gateOf } from '@brisk/core/ledger';
 import { hangsFree } from '@brisk/core/lift';
 import { simulatedScale, type ScaleMode, type ScaleReading } from '@brisk/core/rigging';
 import { Observable, Subject } from 'rxjs';
-import { ScaleLine, ScaleTrouble } from '../../planning/scale-line';
+import { LineTrouble } from '../../planning/reading-line';
+import { ScaleLine } from '../../planning/scale-line';
 import { Ask } from '../../ui/ask';
 import { openView, workedUntil } from '../../../testing/open-job';
 import { HoldActions } from '../../working-step/hold-actions';
@@ -116,7 +117,7 @@ describe('the simulated scale', () => {
     const view = await opened({ kg: 320, lagging: 'none' }, { readings: () => line });
     await view.press('Simulated scale');
     await view.press('Comes up even');
-    line.error(new ScaleTrouble('The scale sends nothing any more. Stop until it reads again.'));
+    line.error(new LineTrouble('The scale sends nothing any more. Stop until it reads again.'));
     await view.settle();
     expect(view.text()).toContain('The scale sends nothing any more.');
     await view.press('Read the crane scale');

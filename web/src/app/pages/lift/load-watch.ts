@@ -8,7 +8,8 @@ import { operationId } from '@brisk/core/teardown';
 import { sentence } from '@brisk/core/words';
 import type { Subscription } from 'rxjs';
 import { GearShed } from '../../planning/gear-shed';
-import { ScaleLine, ScaleTrouble } from '../../planning/scale-line';
+import { LineTrouble } from '../../planning/reading-line';
+import { ScaleLine } from '../../planning/scale-line';
 import { House } from '../../session/house';
 import { Selection } from '../../session/selection';
 import { Recorder } from '../../session/recorder';
@@ -104,7 +105,7 @@ export class LoadWatch {
         this.scale.update((before) => before && { mode, readings: [...before.readings.slice(1 - KEPT), reading] }),
       error: (error: unknown) => {
         this.scale.set(undefined);
-        this.scaleTrouble.set(error instanceof ScaleTrouble ? error.message : 'The scale cannot be read.');
+        this.scaleTrouble.set(error instanceof LineTrouble ? error.message : 'The scale cannot be read.');
       },
     });
   }

@@ -1,0 +1,120 @@
+import type { ConnectionId } from '../connection-map/index.js';
+import { usualPattern, type BoltPattern } from '../fasteners/index.js';
+import { tighteningOrder, tighteningStages, type TighteningStage } from '../torque/index.js';
+import { setsOf } from './counting.js';
+import type { JobState } from './state.js';
+
+/** A joint as it is tightened: its holes, the order they come in, and its stages. */
+export interface Joint {
+  readonly targetNm: number;
+  readonly pattern: BoltPattern;
+  readonly bolts: number;
+  /** Holes in the order they are tightened. */
+  readonly order: readonly number[];
+  readonly stages: readonly TighteningStage[];
+}
+
+/** How far a joint is. */
+export interface JointNow extends Joint {
+  /** By hole, how many stages it went through in order. */
+  readonly done: readonly number[];
+  /** The stage that is being worked at; undefined once every bolt is through the last. */
+  readonly stage?: TighteningStage;
+  readonly stageAt: number;
+  /** How many bolts are through that stage. */
+  readonly through: number;
+  /** The bolts that come next in it, in their order. */
+  readonly next: readonly number[];
+  /** Bolts whose last stage missed its figure, and nobody accepted that. */
+  readonly missed: readonly number[];
+  /** Holes that were touched in a stage although an earlier one is missing. */
+  readonly outOfOrder: readonly number[];
+  /** Every bolt went through every stage, and what missed was accepted. */
+  readonly final: boolean;
+}
+
+/** What a bolt is called: its place in the order of tightening, from 1. */
+export function boltNumbers({ order }: Joint, bolts: readonly number[]): readonly number[] {
+  return bolts.map((bolt) => order.indexOf(bolt) + 1).sort((one, other) => one - other);
+}
+
+/** Orders that were worked out: the same drawing is asked for again and again. */
+const orders = new WeakMap<BoltPattern, readonly number[]>();
+
+/** The joint `connection` as it is to be tightened, or undefined where there is no figure for it, or no bolt. */
+export function jointOf(state: JobState, connection: ConnectionId): Joint | undefined {
+  const { connections } = state.work;
+  const torque = connections.get(connection)?.refit.torque;
+  const pattern = patternOf(state, connection);
+  if (!torque || !pattern || pattern.holes.length === 0) return undefined;
+  const order = orders.get(pattern) ?? tighteningOrder(pattern.holes);
+  orders.set(pattern, order);
+  const bolts = pattern.holes.length;
+  return { targetNm: torque.targetNm, pattern, bolts, order, stages: tighteningStages(torque, bolts) };
+}
+
+/**
+ * How far the joint `connection` is: a bolt goes through its stages one after the other; one that was touched in a later
+ * stage before an earlier is where it was. What was turned too little by an angle is not through.
+ */
+export function jointNow(state: JobState, connection: ConnectionId): JointNow | undefined {
+  const joint = jointOf(state, connection);
+  if (!joint) return undefined;
+  const { touches, accepted } = state.tightened.get(connection) ?? { touches: [], accepted: undefined };
+  const done = joint.pattern.holes.map(() => 0);
+  const turned = joint.pattern.holes.map(() => 0);
+  const missed = new Set<number>();
+  const outOfOrder = new Set<number>();
+  touches.forEach(({ stage: at, bolts, verdict, degrees = 0 }, index) => {
+    const stage = joint.stages[at];
+    const stays = accepted !== undefined && index < accepted.touches;
+    for (const bolt of bolts) {
+      const through = done[bolt];
+      if (!stage || through === undefined) continue;
+      if (through < at) {
+        outOfOrder.add(bolt);
+        continue;
+      }
+      if (verdict === 'within' || stays) missed.delete(bolt);
+      else missed.add(bolt);
+      if (stage.is === 'angle') {
+        // An angle is turned in touches of so many degrees.
+        turned[bolt] = (turned[bolt] ?? 0) + degrees;
+        if ((turned[bolt] ?? 0) < stage.degrees) continue;
+      }
+      if (through === at) {
+        done[bolt] = at + 1;
+        outOfOrder.delete(bolt);
+      }
+    }
+  });
+  const stageAt = Math.min(...done);
+  const stage = joint.stages[stageAt];
+  return {
+    ...joint,
+    done,
+    ...(stage ? { stage } : {}),
+    stageAt,
+    through: done.filter((through) => through > stageAt).length,
+    next: joint.order.filter((bolt) => done[bolt] === stageAt && stage !== undefined),
+    missed: joint.order.filter((bolt) => missed.has(bolt)),
+    outOfOrder: [...outOfOrder],
+    final: stage === undefined && missed.size === 0,
+  };
+}
+
+/** The pattern of each joint that nobody drew; what holds it is the same as long as it is the same list. */
+const usual = new WeakMap<object, Map<ConnectionId, BoltPattern>>();
+
+function patternOf(state: JobState, id: ConnectionId): BoltPattern | undefined {
+  const drawn = state.patterns.get(id);
+  if (drawn) return drawn;
+  const connection = state.work.connections.get(id);
+  if (!connection) return undefined;
+  const sets = setsOf(state, id);
+  const known = usual.get(sets) ?? new Map<ConnectionId, BoltPattern>();
+  usual.set(sets, known);
+  const pattern = known.get(id) ?? usualPattern(connection, sets);
+  known.set(id, pattern);
+  return pattern;
+}

@@ -1,0 +1,148 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { MatButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { name, optionalDay, optionalPositive, positive } from '@brisk/contracts/fields';
+import { wrenchRackSchema } from '@brisk/contracts/torque-wrenches';
+import {
+  calibrationDue,
+  CALIBRATED_FOR_USES,
+  type Adapter,
+  type ShopWrench,
+  type WrenchRack,
+} from '@brisk/core/torque';
+import { several } from '@brisk/core/words';
+import { v4 as uuid } from 'uuid';
+import { WrenchShed } from '../../planning/wrench-shed';
+import { Ask } from '../../ui/ask';
+import type { Answers, Question } from '../../ui/asking';
+
+/** The torque wrenches and adapters of the shop: every setting is reckoned with these. */
+@Component({
+  selector: 'bl-wrenches',
+  imports: [MatButton, MatIcon, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './wrenches.html',
+  styleUrl: './wrenches.scss',
+})
+export class Wrenches {
+  protected readonly shed = inject(WrenchShed);
+  private readonly asker = inject(Ask);
+  protected readonly mostUses = CALIBRATED_FOR_USES;
+
+  protected readonly wrenches = computed(() => {
+    const at = new Date().toISOString();
+    return this.shed.rack().wrenches.map((wrench) => {
+      const uses = this.shed.uses()[wrench.id] ?? 0;
+      const { lowestNm, highestNm, handleMm, calibratedOn } = wrench;
+      return {
+        wrench,
+        words: [
+          `${lowestNm} to ${highestNm} N·m`,
+          handleMm === undefined ? 'handle not measured' : `handle ${handleMm} mm`,
+          calibratedOn === undefined
+            ? 'nobody wrote down when it was calibrated'
+            : `calibrated on ${calibratedOn}, ${several(uses, 'use')} since`,
+        ].join(' · '),
+        due: calibrationDue({ ...(calibratedOn === undefined ? {} : { calibratedOn }), uses }, at),
+      };
+    });
+  });
+
+  constructor() {
+    void this.shed.load();
+  }
+
+  protected async write(before?: ShopWrench): Promise<void> {
+    const figure = (field: string, label: string, initial: number | undefined, optional = false): Question => ({
+      field,
+      label,
+      as: 'number',
+      schema: (optional ? optionalPositive(10_000) : positive(10_000)).label(label),
+      ...(initial === undefined ? {} : { initial }),
+    });
+    const answers = await this.asker.ask({
+      title: before ? before.name : 'Another torque wrench',
+      words: 'As it is printed on it; the handle from the square to the middle of the grip.',
+      questions: [
+        named(before?.name),
+        figure('lowestNm', 'Lowest it reads, N·m', before?.lowestNm),
+        figure('highestNm', 'Highest it reads, N·m', before?.highestNm),
+        figure('handleMm', 'Handle, mm, for adapters', before?.handleMm, true),
+        {
+          field: 'calibratedOn',
+          label: 'Last calibrated on, such as 2026-03-01',
+          as: 'line',
+          schema: optionalDay().label('The day'),
+          ...(before?.calibratedOn === undefined ? {} : { initial: before.calibratedOn }),
+        },
+      ],
+      action: 'Write it down',
+    });
+    if (!answers) return;
+    const made = wrenchIn(before?.id ?? uuid(), answers);
+    await this.put((rack) => ({
+      ...rack,
+      wrenches: before ? rack.wrenches.map((one) => (one.id === before.id ? made : one)) : [...rack.wrenches, made],
+    }));
+  }
+
+  protected async writeAdapter(before?: Adapter): Promise<void> {
+    const answers = await this.asker.ask({
+      title: before ? before.name : 'Another adapter',
+      words: 'A crow’s foot or an extension across: from the square of the wrench to the middle of the bolt.',
+      questions: [
+        named(before?.name),
+        {
+          field: 'lengthMm',
+          label: 'Length, mm',
+          as: 'number',
+          schema: positive(2_000).label('Length'),
+          ...(before ? { initial: before.lengthMm } : {}),
+        },
+      ],
+      action: 'Write it down',
+    });
+    if (!answers) return;
+    const made = { id: before?.id ?? uuid(), name: String(answers['name']), lengthMm: Number(answers['lengthMm']) };
+    await this.put((rack) => ({
+      ...rack,
+      adapters: before ? rack.adapters.map((one) => (one.id === before.id ? made : one)) : [...rack.adapters, made],
+    }));
+  }
+
+  protected wrenchAway({ id }: ShopWrench): Promise<void> {
+    return this.put((rack) => ({ ...rack, wrenches: rack.wrenches.filter((one) => one.id !== id) }));
+  }
+
+  protected adapterAway({ id }: Adapter): Promise<void> {
+    return this.put((rack) => ({ ...rack, adapters: rack.adapters.filter((one) => one.id !== id) }));
+  }
+
+  /** Writes what passes for a rack; what does not is told in words, and nothing is written. */
+  private put(change: (rack: WrenchRack) => WrenchRack): Promise<void> {
+    return this.shed.change((rack) => wrenchRackSchema.validateSync(change(rack)));
+  }
+}
+
+function named(initial: string | undefined): Question {
+  return {
+    field: 'name',
+    label: 'What it is called',
+    as: 'line',
+    schema: name().label('Name'),
+    ...(initial === undefined ? {} : { initial }),
+  };
+}
+
+function wrenchIn(id: string, { name: called, lowestNm, highestNm, handleMm, calibratedOn }: Answers): ShopWrench {
+  const day = String(calibratedOn ?? '').trim();
+  return {
+    id,
+    name: String(called),
+    lowestNm: Number(lowestNm),
+    highestNm: Number(highestNm),
+    ...(handleMm === undefined || handleMm === '' ? {} : { handleMm: Number(handleMm) }),
+    ...(day === '' ? {} : { calibratedOn: day }),
+  };
+}

@@ -1,0 +1,166 @@
+import { TestBed } from '@angular/core/testing';
+import { jointNow, nextUp, type LedgerEntry } from '@brisk/core/ledger';
+import type { WrenchReading } from '@brisk/core/torque';
+import { Subject, throwError } from 'rxjs';
+import { theirEntry } from '../../testing/fake-server';
+import { choose, openView, tick, type, workedUntil } from '../../testing/open-job';
+import { WrenchShed } from '../planning/wrench-shed';
+import { LineTrouble } from '../planning/reading-line';
+import { WrenchLine, wrenchReadingIn } from '../planning/wrench-line';
+import { Ask } from '../ui/ask';
+import { JointTightening } from './joint-tightening';
+
+/** The first joint with four bolts or more that comes to its torque. */
+const worked = workedUntil((state) => {
+  const { operation, moveTo } = nextUp(state) ?? {};
+  return !moveTo && operation?.kind === 'torque' && (jointNow(state, operation.connection ?? '')?.bolts ?? 0) >= 4;
+});
+const pulls = new Subject<WrenchReading>();
+const opened = async (answers = {}, more: readonly LedgerEntry[] = []) => {
+  const view = await openView(
+    JointTightening,
+    [...worked, ...more],
+    (desk) => {
+      const state = desk.state();
+      const id = joint.id ?? nextUp(state ?? noState())?.operation.connection ?? '';
+      joint.id = id;
+      return { state, connection: state?.work.connections.get(id) };
+    },
+    {
+      providers: [
+        { provide: Ask, useValue: { ask: () => Promise.resolve(answers) } },
+        { provide: WrenchLine, useValue: { readings: () => pulls } },
+      ],
+    },
+  );
+  await tick();
+  await view.settle();
+  return view;
+};
+const joint: { id?: string } = {};
+function noState(): never {
+  throw new Error('No job');
+}
+type View = Awaited<ReturnType<typeof opened>>;
+const now = (view: View) => {
+  const state = view.desk.state();
+  const found = state && jointNow(state, joint.id ?? '');
+  if (!found) throw new Error('No joint');
+  return found;
+};
+const said = (view: View) => view.text().replace(/\s+/g, ' ');
+
+describe('a joint bolt by bolt', () => {
+  it('shows the next bolt and what is set, and takes a touch for each, or one for all of a stage', async () => {
+    const view = await opened();
+    const { bolts, order, stages } = now(view);
+    expect(said(view)).toMatch(/Set [\d.]+ N·m on /);
+    expect(view.element.querySelector('g.next')?.getAttribute('aria-label')).toBe('Bolt 1, next');
+    await view.press(/^\s*Bolt 1\s+clicked/);
+    await view.settle();
+    expect(view.server.entries.at(-1)).toMatchObject({ kind: 'bolts-tightened', stage: 0, bolts: [order[0]] });
+    expect(view.element.querySelector('g.next')?.getAttribute('aria-label')).toBe('Bolt 2, next');
+    expect(view.element.querySelectorAll('g.through')).toHaveLength(1);
+    await view.press(new RegExp(`The other ${bolts - 1}`));
+    for (let stage = 1; stage < stages.length; stage += 1) {
+      await view.settle();
+      await view.press(new RegExp(`All ${bolts}`));
+    }
+    await view.settle();
+    expect(view.server.entries.slice(-2).map(({ kind }) => kind)).toEqual(['bolts-tightened', 'operation-done']);
+    expect(now(view).final).toBe(true);
+  });
+
+  it('keeps what the wrench showed, and asks for a bolt that went over to be looked at', async () => {
+    const view = await opened({ reason: 'Looked at, as long as its fellows' });
+    const { bolts, targetNm } = now(view);
+    for (let stage = 0; stage < 2; stage += 1) {
+      await view.press(new RegExp(`All ${bolts}`));
+      await view.settle();
+    }
+    type(view.element, 'showed', String(Math.round(targetNm * 1.3)));
+    await view.press(/^\s*Bolt 1\s+clicked/);
+    await view.settle();
+    expect(said(view)).toMatch(/Bolt 1 missed\. One that went over is loosened and looked at/);
+    expect(view.element.querySelectorAll('g.missed')).toHaveLength(1);
+    await view.press('Accept it with a reason');
+    await view.settle();
+    expect(now(view).missed).toEqual([]);
+    type(view.element, 'showed', '75 Nm');
+    await view.press(/^\s*Bolt 2\s+clicked/);
+    await view.settle();
+    expect(view.text()).toContain('has to be a number above 0, without its unit');
+  });
+
+  it('sets less on a wrench that an adapter makes longer, and says what cannot be trusted', async () => {
+    const view = await opened();
+    const shed = TestBed.inject(WrenchShed);
+    const { targetNm } = now(view);
+    const own = { lowestNm: 1, highestNm: targetNm * 1.5, handleMm: 400 };
+    await shed.change(() => ({
+      wrenches: [{ id: 'own', name: 'Own', ...own, calibratedOn: '2020-01-01' }],
+      adapters: [{ id: 'foot', name: 'Crow’s foot', lengthMm: 100 }],
+    }));
+    await view.settle();
+    const shown = () => Number(/Set ([\d.]+)/.exec(said(view))?.[1]);
+    const plain = shown();
+    expect(said(view)).toContain('Own is overdue for calibration: last on 2020-01-01');
+    await choose(view.fixture, 'Adapter', 'Crow’s foot');
+    await view.settle();
+    expect(shown()).toBeCloseTo(plain, 1);
+    type(view.element, 'angle', '0');
+    await view.settle();
+    expect(shown()).toBeCloseTo(plain * 0.8, 0);
+    await shed.change((rack) => ({ ...rack, wrenches: [{ id: 'tiny', name: 'Tiny', lowestNm: 1, highestNm: 2 }] }));
+    await view.settle();
+    expect(said(view)).toContain(`No wrench of yours reaches ${targetNm} N·m.`);
+  });
+
+  it('takes the clicks of the simulated wrench, and says when it falls silent', async () => {
+    const view = await opened();
+    await view.press('Take the simulated wrench');
+    await view.settle();
+    expect(said(view)).toContain('Simulated wrench: 0.0 N·m');
+    pulls.next({ atMs: 50, nm: 3 });
+    pulls.next({ atMs: 900, nm: 9.4, click: true });
+    await view.settle();
+    expect(view.server.entries.at(-1)).toMatchObject({ kind: 'bolts-tightened', read: { value: 9.4, unit: 'N·m' } });
+    TestBed.inject(WrenchLine).readings = () => throwError(() => new LineTrouble('The wrench sends nothing any more.'));
+    await view.press('Put it down');
+    await view.press('Take the simulated wrench');
+    await view.settle();
+    expect(view.text()).toContain('The wrench sends nothing any more.');
+  });
+
+  it('offers two at once on opposite sides', async () => {
+    const view = await opened();
+    view.element.querySelector<HTMLButtonElement>('mat-slide-toggle button')?.click();
+    await view.settle();
+    expect(view.element.querySelectorAll('g.next').length).toBe(2);
+    await view.press(/^\s*Bolts 1 and 2/);
+    await view.settle();
+    expect(now(view).through).toBe(2);
+  });
+
+  it('goes on where another person left it', async () => {
+    const { order } = now(await opened());
+    TestBed.resetTestingModule();
+    const view = await opened({}, [
+      theirEntry({
+        kind: 'bolts-tightened',
+        connection: joint.id ?? '',
+        stage: 0,
+        bolts: order.slice(0, 3),
+        read: { value: 1, unit: 'N·m' },
+        wrench: { id: 'w', name: 'W', range: { lowestNm: 1, highestNm: 900 } },
+      }),
+    ]);
+    expect(view.element.querySelector('g.next')?.getAttribute('aria-label')).toBe('Bolt 4, next');
+  });
+});
+
+it('reads nothing out of what is no reading of a wrench', () => {
+  for (const text of ['', '[]', '{"nm":"5","atMs":1}', '{"nm":-5,"atMs":1}', '{"atMs":1}', 'nonsense'])
+    expect(wrenchReadingIn(text)).toBeUndefined();
+  expect(wrenchReadingIn('{"nm":5,"atMs":1,"click":true,"simulated":true}')).toEqual({ nm: 5, atMs: 1, click: true });
+});
