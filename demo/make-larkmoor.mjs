@@ -7,7 +7,7 @@ import { createHash } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { completed, compose, templateOf } from '@brisk/core/layouts';
 import { RULES_NOW } from '@brisk/core/connection-map';
-import { gateOf, hasRun, isDone, isOpen, nextUp, openItems, setsOf, stopOf } from '@brisk/core/ledger';
+import { gateOf, hasRun, isDone, isOpen, jointNow, nextUp, openItems, setsOf, stopOf } from '@brisk/core/ledger';
 import { findWay, hangingKg, legsOf, liftFor, movesToTake } from '@brisk/core/lift';
 import { positionsOf } from '@brisk/core/fasteners';
 import { interfacesOf, swapWork } from '@brisk/core/swap';
@@ -667,7 +667,18 @@ function pickup() {
     reason: 'Faced by 0.3 mm',
   });
   crew.write('Kamal', 3, place('engine', { place: 'old-unit', where: 'pallet by the gate', number: '20-4417' }));
-  for (let step = 0; step < 5; step += 1) crew.step();
+  crew.workUntil((state) => nextUp(state)?.operation.id === 'torque:flywheel-bolts');
+  const { order, stages } = jointNow(crew.state, 'flywheel-bolts');
+  const tight = (stage, bolts) => ({
+    kind: 'bolts-tightened',
+    connection: 'flywheel-bolts',
+    stage,
+    bolts,
+    read: { value: Number(stages[stage].nm.toFixed(1)), unit: 'N·m' },
+    wrench: { id: 'half', name: '1/2 in, 40–330 N·m', range: { lowestNm: 40, highestNm: 330 } },
+  });
+  crew.write('Kamal', 3, tight(0, order));
+  for (const bolt of order.slice(0, 3)) crew.write('Kamal', 1, tight(1, [bolt]));
   return crew;
 }
 

@@ -2,6 +2,7 @@ import { writeFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { RESULT_WORDS } from '@brisk/core/first-start';
 import {
+  asOneJoint,
   beginJob,
   choose,
   copyOfDemoJob,
@@ -151,6 +152,10 @@ test('a torque without a value, and one that is none, are refused', async ({ pag
   }
   await page.goto(`/jobs/${job}/refit`);
   await expect(page.getByRole('heading', { name: 'Torque the bulkhead heat shield' })).toBeVisible();
+  await page.getByLabel('Or what it showed').fill('75 Nm');
+  await page.getByRole('button', { name: 'Bolt 1 clicked' }).click();
+  await expect(page.getByText('What it showed has to be a number above 0, without its unit.')).toBeVisible();
+  await asOneJoint(page);
   await page.getByRole('button', { name: 'Record torque' }).click();
   await expect(page.getByText('Value read is missing.')).toBeVisible();
   await page.getByLabel('Value read').fill('-8');

@@ -17,7 +17,7 @@ const VIEWS: Readonly<Record<string, readonly string[]>> = {
     '/handover',
   ],
   'Minibus, its things': ['/bags', '/bags/steering-pump-bolts', '/mystery', '/photos', '/literature', '/record'],
-  'Belt loader': ['/refit'],
+  'Belt loader': ['/refit', '/refit/wrenches'],
   'De-icer': ['/bench', '/first-start', '/handover'],
   'Fire tender': ['/handover'],
   'Ramp van': ['/lift/way'],

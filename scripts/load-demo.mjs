@@ -56,5 +56,16 @@ export async function loadDemo(address) {
     if (!answer.ok) throw new Error((await answer.json()).detail);
     lines.push(`Tools of the shop: ${document.tools.length}`);
   }
+  const rack = JSON.parse(readFileSync(join(root, 'demo/wrenches.json'), 'utf8'));
+  const hangs = await (await fetch(`${address}/api/torque-wrenches`)).json();
+  if (hangs.revision === 0) {
+    const answer = await fetch(`${address}/api/torque-wrenches`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ revision: 0, document: rack }),
+    });
+    if (!answer.ok) throw new Error((await answer.json()).detail);
+    lines.push(`Torque wrenches of the shop: ${rack.wrenches.length}`);
+  }
   return lines;
 }

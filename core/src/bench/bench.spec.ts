@@ -214,6 +214,14 @@ describe('the bench of a job', () => {
       );
     });
 
+    it('renews what is behind a part before that goes on to the other unit; jobs from before keep their order', () => {
+      const decisions = { ...exchanging('engine'), now: new Set(['rear-crank-seal']) };
+      const fitted = operationId.fit('flywheel');
+      const renewed = operationId.renew('rear-crank-seal');
+      expect(benchOn(manual, decisions).comesBefore(renewed, fitted)).toBe(true);
+      expect(benchOn({ ...manual, rules: 3 }, decisions).comesBefore(renewed, fitted)).toBe(false);
+    });
+
     it('parts the other one for what is renewed between the two, and both where the flywheel goes over', () => {
       const between = benchOn(manual, donors(['flywheel', 'starter'], 'clutch'));
       expect(between.comesBefore(operationId.change('engine'), operationId.apart('gearbox'))).toBe(true);

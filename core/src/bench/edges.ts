@@ -261,8 +261,12 @@ export function changeEdges(
 /** Something is renewed once all in front of it is gone, and before any of that goes back. */
 export function renewalEdges(
   { renewed, removed, pairs, drained, replaced }: BenchRequirements,
+  opened: readonly Connection[],
   stages: ReadonlyMap<ConnectionId, Stages>,
 ): readonly Precedence[] {
+  /** What comes off where a joint is undone goes back on over it. */
+  const offAt = (joint: ConnectionId) =>
+    opened.find(({ id }) => id === joint)?.between.filter((end) => removed.has(end)) ?? [];
   return renewed.flatMap(({ id, name, at, reach, drains }): readonly Precedence[] => {
     const own = operationId.renew(id);
     const back: Reason = {
@@ -278,7 +282,11 @@ export function renewalEdges(
       ...reach.flatMap((need) => {
         if ('open' in need) {
           const joint = stages.get(need.open);
-          return joint ? between(operationId.open(need.open), joint.first, need.why) : [];
+          const over = offAt(need.open).filter((part) => part !== at);
+          return [
+            ...(joint ? between(operationId.open(need.open), joint.first, need.why) : []),
+            ...over.map((part) => ({ before: own, after: operationId.fit(part), reason: back })),
+          ];
         }
         if ('removed' in need)
           return removed.has(need.removed)

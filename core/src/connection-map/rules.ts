@@ -7,7 +7,7 @@ import type { JobPlan } from './model.js';
  * part down come last of those that hold it, nothing leaves its wheels before it is signed that it is made safe, and what is
  * looked at before and after the first start fits the job.
  */
-export const RULES_NOW = 3;
+export const RULES_NOW = 4;
 
 /** Whether a job on `plan` is held to the rules of `edition`. */
 export function planHeldTo({ rules = 1 }: JobPlan, edition: number): boolean {

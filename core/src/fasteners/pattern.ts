@@ -100,13 +100,16 @@ function rounded(mm: number): number {
 /** Holes of about this many diameters apart leave room for a socket. */
 const APART = 5;
 
+/** Joints whose bolts lie on a circle. */
+const ROUND = /flywheel|drive plate|converter|flange|coupling/i;
+
 /** The pattern a joint begins with before somebody draws its own: by what it is, at a likely size. */
 export function usualPattern({ kind, name, carriesLoad }: Connection, sets: readonly FastenerSet[]): BoltPattern {
   const count = sets.reduce((sum, one) => sum + one.count, 0);
   const diameterMm = Math.max(6, ...sets.map((set) => readFastener(set.what).thread?.diameterMm ?? 6));
   const apart = APART * diameterMm;
   if (/bell housing/i.test(name) && count > 3) return positionsOf('bell-housing', sets, 340, 320);
-  if (kind === 'shaft' && count > 2) return positionsOf('circle', sets, 90, 90);
+  if ((kind === 'shaft' || ROUND.test(name)) && count > 2) return positionsOf('circle', sets, 90, 90);
   if (count === 4) return positionsOf('rectangle', sets, 1.6 * apart, apart);
   if (count > 4) return positionsOf('rectangle', sets, (count * apart) / 3, (count * apart) / 6);
   if (count === 3 && carriesLoad !== true) return positionsOf('circle', sets, 2 * apart, 2 * apart);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { PATTERN_SHAPES, positionsOf, readFastener } from '../fasteners/index.js';
+import { type PATTERN_SHAPES, positionsOf, readFastener } from '../fasteners/index.js';
 import {
   advisoryTorque,
   boltNm,
