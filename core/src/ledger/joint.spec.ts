@@ -12,6 +12,8 @@ import {
   nextUp,
   openItems,
   startOf,
+  TORQUE_COLUMNS,
+  torqueSheet,
   type EntryBody,
   type JobState,
 } from './index.js';
@@ -183,4 +185,31 @@ describe('a joint bolt by bolt', () => {
 
 it('an ordinary crew’s job comes to its end with every joint as before', () => {
   expect(entriesForNext(start).map(({ kind }) => kind)).toEqual(['torque-read', 'operation-done']);
+});
+
+describe('the torque sheet', () => {
+  it('has every touch in its order, with what missed and why it stays, and nothing that was taken back', () => {
+    const [first = 0, second = 0] = now().order;
+    const wrong = write(tight(0, [second]));
+    const state = extend(start, [
+      write(tight(0, all)),
+      wrong,
+      write(tight(1, all)),
+      write(tight(2, [first], targetNm * 1.2)),
+      write({ kind: 'torque-accepted', connection: JOINT, reason: 'Looked at' }),
+      write({ kind: 'corrected', corrects: wrong.id, reason: 'Slip of the finger' }),
+    ]);
+    const rows = torqueSheet(state, JOINT);
+    expect(
+      rows.map(({ bolts: which, stage, verdict, accepted }) => [which, stage.split(',')[0], verdict, accepted]),
+    ).toEqual([
+      ['all', '30 %', 'within', ''],
+      ['all', '60 %', 'within', ''],
+      ['1', '100 %', 'over', 'Looked at'],
+    ]);
+    expect(rows[0]).toMatchObject({ by: 'Ines', wrench: 'Own', figureNm: String(targetNm) });
+    expect(torqueSheet(state, 'nothing')).toEqual([]);
+    expect(torqueSheet(state).length).toBeGreaterThan(rows.length);
+    expect(Object.keys(rows[0] ?? {}).sort()).toEqual(TORQUE_COLUMNS.map(({ id }) => id).sort());
+  });
 });

@@ -1,6 +1,6 @@
 import type { ConnectionId } from '../connection-map/index.js';
 import { usualPattern, type BoltPattern } from '../fasteners/index.js';
-import { tighteningOrder, tighteningStages, type TighteningStage } from '../torque/index.js';
+import { stageWords, tighteningOrder, tighteningStages, type TighteningStage } from '../torque/index.js';
 import { setsOf } from './counting.js';
 import type { JobState } from './state.js';
 
@@ -101,6 +101,19 @@ export function jointNow(state: JobState, connection: ConnectionId): JointNow | 
     outOfOrder: [...outOfOrder],
     final: stage === undefined && missed.size === 0,
   };
+}
+
+/** Joints that were begun bolt by bolt and are not final, each in words. */
+export function halfTight(state: JobState): readonly { readonly connection: ConnectionId; readonly words: string }[] {
+  return [...state.tightened.keys()].flatMap((connection) => {
+    const now = jointNow(state, connection);
+    if (!now || now.final) return [];
+    const name = state.work.connections.get(connection)?.name ?? connection;
+    const far = now.stage
+      ? `${stageWords(now.stage)}: ${now.through} of ${now.bolts} bolts`
+      : 'with bolts that missed their figure';
+    return [{ connection, words: `${name}, ${far}` }];
+  });
 }
 
 /** The pattern of each joint that nobody drew; what holds it is the same as long as it is the same list. */

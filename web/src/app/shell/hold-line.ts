@@ -3,7 +3,15 @@ import { MatButton } from '@angular/material/button';
 import { MatBottomSheet } from '@angular/material/bottom-sheet';
 import { MatMenuModule } from '@angular/material/menu';
 import type { Job } from '@brisk/contracts/job';
-import { conditionsInForce, holding, onTheWayOut, stillOpen, stuckSteps, type JobState } from '@brisk/core/ledger';
+import {
+  conditionsInForce,
+  halfTight,
+  holding,
+  onTheWayOut,
+  stillOpen,
+  stuckSteps,
+  type JobState,
+} from '@brisk/core/ledger';
 import { STATION_WORDS, sentence, several } from '@brisk/core/words';
 import { HeldSheet, type HeldList } from './held-sheet';
 import { Desk } from '../session/desk';
@@ -47,6 +55,7 @@ export class HoldLine {
     const state = this.state();
     return [
       `${state.height === 'raised' ? 'Raised' : 'On its wheels'}`,
+      ...halfTight(state).map(({ words }) => `Half-tight: ${words}`),
       ...conditionsInForce(state).map(({ name }) => name),
     ];
   });

@@ -1,17 +1,10 @@
 import type { ConnectionId } from '../../../connection-map/index.js';
 import { operationId } from '../../../teardown/index.js';
-import {
-  boltNm,
-  judgeStage,
-  stageWords,
-  TorqueError,
-  type TorqueVerdict,
-  type WrenchInHand,
-} from '../../../torque/index.js';
+import { boltNm, judgeStage, TorqueError, type TorqueVerdict, type WrenchInHand } from '../../../torque/index.js';
 import type { TorqueReadingAsRead } from '../../../units/index.js';
 import { several } from '../../../words/index.js';
 import { heldTo, setCountOf, unevenWords } from '../../counting.js';
-import { boltNumbers, jointNow, jointOf } from '../../joint.js';
+import { boltNumbers, halfTight, jointOf } from '../../joint.js';
 import { isDone, isSettled } from '../../reading.js';
 import { NOTHING, refuse, unknown, type Refusal } from '../../refusal.js';
 import type { JobState, Mark } from '../../state.js';
@@ -91,18 +84,7 @@ export const boltsTightened: EntryRules<BoltsTightened> = {
   minutes: 'of-what-comes-next',
   binds: ({ connection }) => ({ connections: [connection], been: 'torqued' }),
   leavesOpen: (state) =>
-    [...state.tightened.keys()].flatMap((id) => {
-      const now = jointNow(state, id);
-      const name = state.work.connections.get(id)?.name ?? id;
-      if (!now || now.final) return [];
-      return [
-        {
-          is: 'torque',
-          grave: true,
-          words: `Half-way: ${name}, ${now.stage ? `${stageWords(now.stage)}: ${now.through} of ${now.bolts} bolts` : 'with bolts that missed their figure'}`,
-        },
-      ];
-    }),
+    halfTight(state).map(({ words }) => ({ is: 'torque', grave: true, words: `Half-way: ${words}` })),
   words: ({ connection, bolts, stage, read, degrees }, { state, joint }) => {
     const found = jointOf(state, connection);
     const of =

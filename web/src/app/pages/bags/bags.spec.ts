@@ -216,6 +216,27 @@ describe('one set', () => {
     expect(view.text()).toContain('Accepted as it is: Two on order');
   });
 
+  it('works a figure out where nobody has one, says what it is, and how much less with oil on the thread', async () => {
+    const view = await setCard();
+    const words = () => view.text().replace(/\s+/g, ' ');
+    const figure = () => Number(/About ([\d.]+) N·m/.exec(words())?.[1]);
+    expect(words()).toContain('Worked out from the bolt, and no maker’s');
+    const dry = figure();
+    await choose(view.fixture, 'How the thread goes together', 'a drop of oil');
+    await view.settle();
+    expect(figure()).toBeCloseTo(dry * 0.75, 0);
+  });
+
+  it('shows every touch of a joint that has a figure, for its torque sheet', async () => {
+    const entriesNow = workedUntil((state) => state.torques.size > 0);
+    const [read] = entriesNow.filter(({ kind }) => kind === 'torque-read');
+    if (read?.kind !== 'torque-read') throw new Error('Nothing was torqued');
+    const view = await openView(SetCard, entriesNow, () => ({ connection: read.connection }));
+    expect(view.text()).toContain('from the map. The maker’s own wins.');
+    expect(view.text()).toContain('final: ');
+    expect(pressable(view.element, 'Torque sheet as CSV')).toBeTruthy();
+  });
+
   it('says so where the joint is not on this job', async () => {
     const view = await openView(SetCard, [], () => ({ connection: 'ghost' }));
     expect(view.text()).toContain('That joint is not on this job');

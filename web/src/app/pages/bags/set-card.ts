@@ -7,6 +7,7 @@ import { STATION_WORDS, sentence } from '@brisk/core/words';
 import { Desk } from '../../session/desk';
 import { labelPicture } from '../../labels/label-picture';
 import { PhotoKey } from '../../photos/photo-key';
+import { TorqueCard } from './torque-card';
 import { PhotoStrip } from '../../photos/photo-strip';
 import { JointActions } from '../../working-step/joint-actions';
 import { BoltCard } from './bolt-card';
@@ -16,7 +17,7 @@ import { SetForm } from './set-form';
 /** One joint’s fasteners: what they are, out against in, what they are like, where the holes are, and its photos. */
 @Component({
   selector: 'bl-set-card',
-  imports: [BoltCard, ConditionForm, MatButton, PhotoKey, PhotoStrip, RouterLink, SetForm],
+  imports: [BoltCard, ConditionForm, MatButton, PhotoKey, PhotoStrip, RouterLink, SetForm, TorqueCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-card.html',
   styleUrl: './set-card.scss',

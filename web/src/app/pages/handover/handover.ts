@@ -1,11 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { MatIcon } from '@angular/material/icon';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { MatSortModule, type Sort } from '@angular/material/sort';
 import { MatTableModule } from '@angular/material/table';
 import { optionalText } from '@brisk/contracts/fields';
-import { hasRun, LONGEST_STRETCH_MIN, minutesByStop, openItems, unsettled, STOP_WORDS } from '@brisk/core/ledger';
+import {
+  hasRun,
+  LONGEST_STRETCH_MIN,
+  minutesByStop,
+  openItems,
+  STOP_WORDS,
+  TORQUE_COLUMNS,
+  torqueSheet,
+  unsettled,
+} from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { FIRST_WRENCHES } from '@brisk/core/torque';
 import { duration, sentence, several } from '@brisk/core/words';
@@ -15,13 +25,15 @@ import { Ask } from '../../ui/ask';
 import { Api } from '../../api/api';
 import { Recorder } from '../../session/recorder';
 import { StepInHand } from '../../working-step/step-in-hand';
+import { writeSheet } from '../../ui/csv';
+import { saveFile } from '../../ui/save-file';
 import { SealCard } from './seal-card';
 import { VERDICT_WORDS } from '../../words/trade-words';
 
 /** What is open, what was torqued, where the time went, and the job in one file. */
 @Component({
   selector: 'bl-handover',
-  imports: [MatButton, MatExpansionModule, MatSortModule, MatTableModule, RouterLink, SealCard, StepInHand],
+  imports: [MatButton, MatExpansionModule, MatIcon, MatSortModule, MatTableModule, RouterLink, SealCard, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './handover.html',
   styleUrl: './handover.scss',
@@ -66,6 +78,11 @@ export class Handover {
       ];
     });
   });
+
+  protected saveTorques(): void {
+    const state = this.desk.state();
+    if (state) saveFile('torque.csv', writeSheet(TORQUE_COLUMNS, torqueSheet(state)));
+  }
 
   protected readonly columns = ['name', 'target', 'read', 'verdict'];
   protected readonly sorted = signal<Sort>({ active: '', direction: '' });
