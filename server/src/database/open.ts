@@ -34,8 +34,8 @@ const MIGRATIONS = [
   { name: '2026-11-23-shop-documents', class: ShopDocuments },
   { name: '2026-11-26-job-cards', class: JobCards },
   { name: '2026-11-27-set-aside', class: SetAside },
-  { name: '2026-11-27-torque-index', class: TorqueIndex },
   { name: '2026-11-27-put-right', class: PutRight },
+  { name: '2026-11-27-torque-index', class: TorqueIndex },
 ];
 
 /** The pool opens another connection every few seconds; each of them has to wait for the disk. */
