@@ -87,6 +87,12 @@ const LOOKS = {
           operation.id,
         ) && ![...before(work, operation.id)].some((id) => /^(shift:apart|open:bell-|lift:)/.test(id)),
     ),
+  'a crank seal behind a flywheel or pulley that is on again': ({ bench, work }) =>
+    bench.some(({ operation }) => {
+      const part = { 'renew:rear-crank-seal': 'flywheel', 'renew:front-crank-seal': 'front-pulley' }[operation.id];
+      const fit = `fit:${part}`;
+      return part !== undefined && work.operations.has(fit) && !before(work, fit).has(operation.id);
+    }),
   'timing opened and nothing marked or pinned before it': ({ bench, work }) =>
     bench.some(
       ({ operation }) => operation.id === 'renew:timing-drive' && !before(work, operation.id).has('do:crank-locked'),
