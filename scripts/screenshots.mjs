@@ -70,6 +70,7 @@ for (const [name, path] of Object.entries(views)) {
     await page.getByText('One more part off').waitFor();
     for (let move = 0; move < 4; move += 1) await page.getByRole('button', { name: 'Next move' }).click();
   }
+  if (name === 'now-or-later') await page.locator('.board li').first().waitFor();
   if (name === 'literature') await page.locator('bl-marked-picture canvas').first().waitFor();
   await page.screenshot({ path: join(out, `${name}.png`) });
   say(name);
