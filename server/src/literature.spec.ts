@@ -101,6 +101,7 @@ describe('a file of the literature', () => {
     ['a PDF that is locked', () => pdfPages(1, { userPassword: 'loom' }), 'application/pdf', /locked with a password/],
     ['a picture that is none', () => Buffer.from('Torque table'), 'image/png', /not a picture/],
     ['a text that is none', () => Buffer.from([65, 0, 66, 200]), 'text/plain', /That is no text/],
+    ['a text as long as a book', () => Buffer.alloc(500_001, 'x'), 'text/plain', /save it as a PDF/],
     ['nothing', () => new Uint8Array(), 'application/pdf', /empty/],
     ['something else', () => Buffer.from('<svg/>'), 'application/zip', /PDF, picture or text/],
   ])('is not %s', async (_what, file, type, words) => {

@@ -20,4 +20,11 @@ export interface KeptLiterature {
 }
 
 /** What one file, and all files of one job, may come to. */
-export const MOST_LITERATURE = { fileBytes: 60_000_000, jobBytes: 200_000_000, files: 60, pages: 4_000 } as const;
+export const MOST_LITERATURE = {
+  fileBytes: 60_000_000,
+  /** A text is broken into pages in one go. */
+  textBytes: 500_000,
+  jobBytes: 200_000_000,
+  files: 60,
+  pages: 4_000,
+} as const;

@@ -39,6 +39,10 @@ export async function readLiterature({ bytes, path, as }: LiteratureToRead): Pro
     case 'picture':
       return { type: 'picture', pages: 1, data: (await tidied(Buffer.from(data), LONGEST_PX)).data };
     case 'text': {
+      if (data.length > MOST_LITERATURE.textBytes)
+        refused(
+          `A text of more than ${MOST_LITERATURE.textBytes / 1_000} kB is no notes: save it as a PDF. Nothing was kept.`,
+        );
       const text = textIn(data);
       return { type: 'text', pages: within(textPages(text).length), data: Buffer.from(text) };
     }

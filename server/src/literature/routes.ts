@@ -9,16 +9,13 @@ import { ProblemError } from '../http/problem.js';
 import type { LiteratureStore } from './literature-store.js';
 import * as docs from './openapi.js';
 
-/** A picture, or a text in older letters, may grow a little as it is kept. */
-const SENT_BYTES = MOST_LITERATURE.fileBytes;
-
 /** The files of the literature. Whose they are, their marks and pins stand in the ledgers. */
 export function literatureRoutes(store: LiteratureStore, background: InBackground, incoming: string): ApiRouter {
   const api = apiRouter();
 
   api.post('/literature', docs.postLiterature, perMinute(LITERATURE_A_MINUTE), async (request, response) => {
     const as = typeSent(request);
-    const kept = await withBodyInFile(request, incoming, SENT_BYTES, async (path) =>
+    const kept = await withBodyInFile(request, incoming, MOST_LITERATURE.fileBytes, async (path) =>
       store.keep(await background('read literature', { path, as })),
     );
     response.status(201).json(kept);

@@ -42,8 +42,8 @@ export class Recorder {
     if (this.takeBack(last)) this.bar.open(`Taken back: ${entryWords(state, named)}`, undefined, { duration: 7_000 });
   }
 
-  /** Takes an older entry back, for a reason. */
-  async correct(entry: string, what: string): Promise<void> {
+  /** Takes an older entry back, or several in this order, for a reason. */
+  async correct(entries: string | readonly string[], what: string): Promise<void> {
     const answers = await this.asker.ask({
       title: `Take back: ${what}`,
       words: 'It stays in the ledger, crossed out, with your reason beside it.',
@@ -51,7 +51,11 @@ export class Recorder {
       action: 'Take it back',
     });
     if (!answers) return;
-    this.record('Taken back', { kind: 'corrected', corrects: entry, reason: String(answers['reason']) });
+    const reason = String(answers['reason']);
+    this.record(
+      'Taken back',
+      ...[entries].flat().map((corrects) => ({ kind: 'corrected' as const, corrects, reason })),
+    );
   }
 
   /** A break begins, or is over. */

@@ -64,10 +64,13 @@ export class LiteratureList {
       this.recorder.record(`Called “${called}”`, { kind: 'literature-added', file, type, pages, bytes, title: called });
   }
 
-  /** Takes a file off the job, by every entry that brought or named it. */
+  /** Takes a file off the job, by every entry that brought or named it, the last first. */
   protected takeOff({ file, title }: Literature): void {
-    const first = this.desk.state()?.entries.find((entry) => entry.kind === 'literature-added' && entry.file === file);
-    if (first) this.recorder.correct(first.id, `“${title}”`);
+    const state = this.desk.state();
+    const named = state?.entries.filter(
+      (entry) => entry.kind === 'literature-added' && entry.file === file && !state.corrected.has(entry.id),
+    );
+    if (named && named.length > 0) void this.recorder.correct(named.map(({ id }) => id).reverse(), `“${title}”`);
   }
 }
 
