@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 
-/** A piece of gear in the shop’s list, to be changed or taken away. */
+/** One thing in a list that the shop keeps, to be changed or taken away. */
 @Component({
-  selector: 'bl-gear-item',
+  selector: 'bl-kept-item',
   imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -12,6 +12,7 @@ import { MatButton } from '@angular/material/button';
         <strong>{{ name() }}</strong>
       }
       <span class="stamped">{{ stamped() }}</span>
+      <ng-content />
     </span>
     <span class="row">
       <button matButton type="button" [attr.aria-label]="'Change ' + called()" (click)="written.emit()">Change</button>
@@ -34,7 +35,7 @@ import { MatButton } from '@angular/material/button';
     }
   `,
 })
-export class GearItem {
+export class KeptItem {
   /** Its name, where it has one of its own. */
   readonly name = input('');
   /** How it is called on its buttons. */

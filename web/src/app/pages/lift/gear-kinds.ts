@@ -1,14 +1,5 @@
-import { name, positive } from '@brisk/contracts/fields';
 import type { LiftingGear } from '@brisk/core/rigging';
-import type { Answers, Question } from '../../ui/asking';
-
-/** A figure stamped on a piece of gear. */
-interface Figure {
-  readonly field: string;
-  readonly label: string;
-  readonly unit: string;
-  readonly most: number;
-}
+import type { Figure } from '../../ui/figures';
 
 /** A kind of gear that is a plain list: how it is called, and what is written down of each. */
 export interface GearKind {
@@ -46,42 +37,3 @@ export const HOLE_FIGURES: readonly Figure[] = [
   mm('lowestHookMm', 'Lowest hook'),
   mm('highestHookMm', 'Highest hook'),
 ];
-
-/** Asks for figures, with what they are now. */
-export function figureQuestions(figures: readonly Figure[], now: object = {}): readonly Question[] {
-  const before = new Map<string, unknown>(Object.entries(now));
-  return figures.map(({ field, label, unit, most }) => {
-    const initial = before.get(field);
-    return {
-      field,
-      label: `${label}, ${unit}`,
-      as: 'number' as const,
-      schema: positive(most).label(label),
-      ...(typeof initial === 'number' ? { initial } : {}),
-    };
-  });
-}
-
-/** Asks how a piece of gear is called. */
-export function nameQuestion(initial?: string): Question {
-  return {
-    field: 'name',
-    label: 'What it is called',
-    as: 'line',
-    schema: name().label('Name'),
-    ...(initial === undefined ? {} : { initial }),
-  };
-}
-
-/** The figures of `answers`. */
-export function figuresIn(figures: readonly Figure[], answers: Answers): Readonly<Record<string, number>> {
-  return Object.fromEntries(figures.map(({ field }) => [field, Number(answers[field])]));
-}
-
-/** The figures of a piece of gear in words. */
-export function figureWords(figures: readonly Figure[], gear: object): string {
-  const stamped = new Map<string, unknown>(Object.entries(gear));
-  return figures
-    .map(({ field, label, unit }) => `${label.toLowerCase()} ${String(stamped.get(field))} ${unit}`)
-    .join(', ');
-}

@@ -6,16 +6,9 @@ import type { BoomHole, Hoist, LiftingGear } from '@brisk/core/rigging';
 import { v4 as uuid } from 'uuid';
 import { GearShed } from '../../planning/gear-shed';
 import { Ask } from '../../ui/ask';
-import {
-  figureQuestions,
-  figuresIn,
-  figureWords,
-  GEAR_KINDS,
-  HOLE_FIGURES,
-  nameQuestion,
-  type GearKind,
-} from './gear-kinds';
-import { GearItem } from './gear-item';
+import { KeptItem } from '../../ui/kept-item';
+import { figureQuestions, figuresIn, figureWords, nameQuestion } from '../../ui/figures';
+import { GEAR_KINDS, HOLE_FIGURES, type GearKind } from './gear-kinds';
 import { LiftTabs } from './lift-tabs';
 
 /** A piece of gear as it stands in a list. */
@@ -27,7 +20,7 @@ interface Listed {
 /** What the shop lifts with, as it is stamped on it: every lift of the shop is reckoned with this. */
 @Component({
   selector: 'bl-lift-gear',
-  imports: [GearItem, LiftTabs, MatButton],
+  imports: [KeptItem, LiftTabs, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lift-gear.html',
   styleUrl: './lift-gear.scss',

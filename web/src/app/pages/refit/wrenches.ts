@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
-import { name, optionalDay, optionalPositive, positive } from '@brisk/contracts/fields';
+import { optionalDay } from '@brisk/contracts/fields';
 import { wrenchRackSchema } from '@brisk/contracts/torque-wrenches';
 import {
   calibrationDue,
@@ -15,12 +15,23 @@ import { several } from '@brisk/core/words';
 import { v4 as uuid } from 'uuid';
 import { WrenchShed } from '../../planning/wrench-shed';
 import { Ask } from '../../ui/ask';
-import type { Answers, Question } from '../../ui/asking';
+import type { Answers } from '../../ui/asking';
+import { figureQuestions, figuresIn, figureWords, nameQuestion, type Figure } from '../../ui/figures';
+import { KeptItem } from '../../ui/kept-item';
+
+const nm = (field: string, label: string): Figure => ({ field, label, unit: 'N·m', most: 10_000 });
+/** What is printed on a wrench, and the handle from the square to the middle of the grip. */
+const WRENCH_FIGURES: readonly Figure[] = [
+  nm('lowestNm', 'Lowest it reads'),
+  nm('highestNm', 'Highest it reads'),
+  { field: 'handleMm', label: 'Handle, for adapters', unit: 'mm', most: 3_000, optional: true },
+];
+const ADAPTER_FIGURES: readonly Figure[] = [{ field: 'lengthMm', label: 'Length', unit: 'mm', most: 2_000 }];
 
 /** The torque wrenches and adapters of the shop: every setting is reckoned with these. */
 @Component({
   selector: 'bl-wrenches',
-  imports: [MatButton, MatIcon, RouterLink],
+  imports: [KeptItem, MatButton, MatIcon, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wrenches.html',
   styleUrl: './wrenches.scss',
@@ -30,6 +41,7 @@ export class Wrenches {
   private readonly asker = inject(Ask);
   protected readonly mostUses = CALIBRATED_FOR_USES;
 
+  protected readonly adapterWords = (adapter: Adapter) => figureWords(ADAPTER_FIGURES, adapter);
   protected readonly wrenches = computed(() => {
     const at = new Date().toISOString();
     return this.shed.rack().wrenches.map((wrench) => {
@@ -54,21 +66,12 @@ export class Wrenches {
   }
 
   protected async write(before?: ShopWrench): Promise<void> {
-    const figure = (field: string, label: string, initial: number | undefined, optional = false): Question => ({
-      field,
-      label,
-      as: 'number',
-      schema: (optional ? optionalPositive(10_000) : positive(10_000)).label(label),
-      ...(initial === undefined ? {} : { initial }),
-    });
     const answers = await this.asker.ask({
       title: before ? before.name : 'Another torque wrench',
       words: 'As it is printed on it; the handle from the square to the middle of the grip.',
       questions: [
-        named(before?.name),
-        figure('lowestNm', 'Lowest it reads, N·m', before?.lowestNm),
-        figure('highestNm', 'Highest it reads, N·m', before?.highestNm),
-        figure('handleMm', 'Handle, mm, for adapters', before?.handleMm, true),
+        nameQuestion(before?.name),
+        ...figureQuestions(WRENCH_FIGURES, before),
         {
           field: 'calibratedOn',
           label: 'Last calibrated on, such as 2026-03-01',
@@ -91,16 +94,7 @@ export class Wrenches {
     const answers = await this.asker.ask({
       title: before ? before.name : 'Another adapter',
       words: 'A crow’s foot or an extension across: from the square of the wrench to the middle of the bolt.',
-      questions: [
-        named(before?.name),
-        {
-          field: 'lengthMm',
-          label: 'Length, mm',
-          as: 'number',
-          schema: positive(2_000).label('Length'),
-          ...(before ? { initial: before.lengthMm } : {}),
-        },
-      ],
+      questions: [nameQuestion(before?.name), ...figureQuestions(ADAPTER_FIGURES, before)],
       action: 'Write it down',
     });
     if (!answers) return;
@@ -125,24 +119,15 @@ export class Wrenches {
   }
 }
 
-function named(initial: string | undefined): Question {
-  return {
-    field: 'name',
-    label: 'What it is called',
-    as: 'line',
-    schema: name().label('Name'),
-    ...(initial === undefined ? {} : { initial }),
-  };
-}
-
-function wrenchIn(id: string, { name: called, lowestNm, highestNm, handleMm, calibratedOn }: Answers): ShopWrench {
-  const day = String(calibratedOn ?? '').trim();
+function wrenchIn(id: string, answers: Answers): ShopWrench {
+  const day = String(answers['calibratedOn'] ?? '').trim();
+  const { lowestNm = 0, highestNm = 0, handleMm } = figuresIn(WRENCH_FIGURES, answers);
   return {
     id,
-    name: String(called),
-    lowestNm: Number(lowestNm),
-    highestNm: Number(highestNm),
-    ...(handleMm === undefined || handleMm === '' ? {} : { handleMm: Number(handleMm) }),
+    name: String(answers['name']),
+    lowestNm,
+    highestNm,
+    ...(handleMm === undefined ? {} : { handleMm }),
     ...(day === '' ? {} : { calibratedOn: day }),
   };
 }
