@@ -1,6 +1,12 @@
 import type { ConnectionId } from '../connection-map/index.js';
 import { usualPattern, type BoltPattern } from '../fasteners/index.js';
-import { stageWords, tighteningOrder, tighteningStages, type TighteningStage } from '../torque/index.js';
+import {
+  stageWords,
+  tighteningOrder,
+  tighteningStages,
+  type TighteningStage,
+  type TorqueVerdict,
+} from '../torque/index.js';
 import { setsOf } from './counting.js';
 import type { JobState } from './state.js';
 
@@ -25,8 +31,10 @@ export interface JointNow extends Joint {
   readonly through: number;
   /** The bolts that come next in it, in their order. */
   readonly next: readonly number[];
-  /** Bolts whose last stage missed its figure, and nobody accepted that. */
+  /** Bolts with something against them that nobody accepted, in their order, */
   readonly missed: readonly number[];
+  /** and what that is. */
+  readonly faults: ReadonlyMap<number, TorqueVerdict>;
   /** Holes that were touched in a stage although an earlier one is missing. */
   readonly outOfOrder: readonly number[];
   /** Every bolt went through every stage, and what missed was accepted. */
@@ -63,7 +71,7 @@ export function jointNow(state: JobState, connection: ConnectionId): JointNow | 
   const { touches, accepted } = state.tightened.get(connection) ?? { touches: [], accepted: undefined };
   const done = joint.pattern.holes.map(() => 0);
   const turned = joint.pattern.holes.map(() => 0);
-  const missed = new Set<number>();
+  const faults = new Map<number, TorqueVerdict>();
   const outOfOrder = new Set<number>();
   touches.forEach(({ stage: at, bolts, verdict, degrees = 0 }, index) => {
     const stage = joint.stages[at];
@@ -75,8 +83,8 @@ export function jointNow(state: JobState, connection: ConnectionId): JointNow | 
         outOfOrder.add(bolt);
         continue;
       }
-      if (verdict === 'within' || stays) missed.delete(bolt);
-      else missed.add(bolt);
+      if (verdict === 'within' || stays) faults.delete(bolt);
+      else faults.set(bolt, verdict);
       if (stage.is === 'angle') {
         // An angle is turned in touches of so many degrees.
         turned[bolt] = (turned[bolt] ?? 0) + degrees;
@@ -97,9 +105,10 @@ export function jointNow(state: JobState, connection: ConnectionId): JointNow | 
     stageAt,
     through: done.filter((through) => through > stageAt).length,
     next: joint.order.filter((bolt) => done[bolt] === stageAt && stage !== undefined),
-    missed: joint.order.filter((bolt) => missed.has(bolt)),
+    missed: joint.order.filter((bolt) => faults.has(bolt)),
+    faults,
     outOfOrder: [...outOfOrder],
-    final: stage === undefined && missed.size === 0,
+    final: stage === undefined && faults.size === 0,
   };
 }
 

@@ -83,8 +83,3 @@ export function advisoryTorque(
     nutFactor,
   };
 }
-
-/** What a figure for a dry thread comes to with the thread as `state` says, for the same clamp: T K / K dry. */
-export function figureFor(dryNm: number, state: ThreadState): number {
-  return (dryNm * NUT_FACTOR[state]) / NUT_FACTOR.dry;
-}

@@ -47,13 +47,15 @@ export function judgeStage(
   read: TorqueReadingAsRead,
   at: string,
 ): TorqueVerdict {
+  const shownNm = torqueToNm(read);
   const gotNm = boltNm(wrench, read);
   const { lowNm, highNm } = torqueWindow(targetNm);
   // A reading printed to one decimal must not fail on the binary image of that decimal.
   const slackNm = 1e-9 * targetNm;
   if (gotNm > highNm + slackNm) return 'over';
   if (stage.share < 1) return 'within';
-  if (!wrenchTrusted(wrench.range, torqueToNm(read))) return 'tool-out-of-range';
+  // What has to be set for the figure: a reading that missed says nothing of the wrench.
+  if (!wrenchTrusted(wrench.range, (targetNm * shownNm) / gotNm)) return 'tool-out-of-range';
   if (gotNm < lowNm - slackNm) return 'under';
   return calibrationDue(wrench, at) ? 'out-of-calibration' : 'within';
 }

@@ -18,11 +18,6 @@ export function tighteningOrder(holes: readonly PlaceMm[]): readonly number[] {
   return holes.length <= MOST_EXACT ? mostEven(holes) : builtUp(holes);
 }
 
-/** The order in which they are loosened: the other way round. */
-export function looseningOrder(holes: readonly PlaceMm[]): readonly number[] {
-  return [...tighteningOrder(holes)].reverse();
-}
-
 /** Clockwise round the middle, seen with y downwards, from the one nearest to twelve o’clock: what a hurried hand does. */
 export function clockwiseOrder(holes: readonly PlaceMm[]): readonly number[] {
   const middle = middleOf(holes);

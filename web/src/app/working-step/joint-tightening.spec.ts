@@ -81,7 +81,7 @@ describe('a joint bolt by bolt', () => {
     type(view.element, 'showed', String(Math.round(targetNm * 1.3)));
     await view.press(/^\s*Bolt 1\s+clicked/);
     await view.settle();
-    expect(said(view)).toMatch(/Bolt 1 missed\. One that went over is loosened and looked at/);
+    expect(said(view)).toMatch(/Bolt 1 went over: loosen, take out, look/);
     expect(view.element.querySelectorAll('g.missed')).toHaveLength(1);
     await view.press('Accept it with a reason');
     await view.settle();

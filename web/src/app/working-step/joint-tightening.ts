@@ -28,7 +28,7 @@ import { PickOne } from '../ui/pick-one';
 import { yupRule } from '../ui/yup-rule';
 import { BoltDrawing } from './bolt-drawing';
 import { LiveWrench } from './live-wrench';
-import { acrossFrom, nextAt, settingOn, wrenchTrouble } from './tightening';
+import { acrossFrom, evennessWords, faultWords, nextAt, settingOn, wrenchTrouble } from './tightening';
 
 const SHOWED_WRONG = 'What it showed has to be a number above 0, without its unit.';
 const MOST_SHOWN = 100_000;
@@ -148,11 +148,13 @@ export class JointTightening {
       through: at < now.stageAt,
     }));
   });
-  protected readonly missedWords = computed(() => {
+  protected readonly faults = computed(() => {
     const now = this.now();
-    if (!now || now.missed.length === 0) return '';
-    const numbers = boltNumbers(now, now.missed).join(', ');
-    return `${now.missed.length === 1 ? 'Bolt' : 'Bolts'} ${numbers} missed. One that went over is loosened and looked at: if it is longer or thinner than its fellows, a new one goes in. Then again, or accept it with a reason.`;
+    return now ? faultWords(now) : [];
+  });
+  protected readonly evenness = computed(() => {
+    const now = this.now();
+    return now ? evennessWords(now) : '';
   });
 
   constructor() {

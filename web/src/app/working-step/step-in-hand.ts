@@ -19,7 +19,6 @@ import {
   countingAt,
   fluidAt,
   heldTo,
-  jointOf,
   mayBePassedOver,
   nextUp,
   possibleNow,
@@ -56,13 +55,9 @@ import { Recorder } from '../session/recorder';
 import { JointActions } from './joint-actions';
 import { StepClock } from './step-clock';
 import { Stepper } from '../ui/stepper';
-import { JointTightening } from './joint-tightening';
-import { TorqueEntry } from './torque-entry';
+import { TorqueStep } from './torque-step';
 import { turnsBetweenTouches } from './turns';
 import { WaitClock } from './wait-clock';
-
-/** A joint of so many bolts is tightened bolt by bolt, unless somebody says otherwise. */
-const MANY_BOLTS = 4;
 
 /** The step in hand: what, where, how high, with what, what to watch, and one large key to say it is done. */
 @Component({
@@ -84,8 +79,7 @@ const MANY_BOLTS = 4;
     PhotoStrip,
     StepClock,
     Stepper,
-    JointTightening,
-    TorqueEntry,
+    TorqueStep,
     WaitClock,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -226,29 +220,6 @@ export class StepInHand {
   protected readonly pin = computed(() => {
     const operation = this.now()?.operation;
     return operation ? { operation: operation.id } : {};
-  });
-
-  /** How somebody wants to torque the joint in hand, where they said so. */
-  protected readonly wayOfTorque = linkedSignal<string, 'bolts' | 'whole' | undefined>({
-    source: computed(() => this.now()?.operation.id ?? ''),
-    computation: () => undefined,
-  });
-  /** Whether the joint in hand is tightened bolt by bolt: as it was begun, as somebody said, as the map says, or by its bolts. */
-  protected readonly boltByBolt = computed(() => {
-    const [state, id] = [this.state(), this.now()?.operation.connection ?? ''];
-    if (state.tightened.has(id)) return true;
-    const joint = jointOf(state, id);
-    if (!joint || state.torques.has(id)) return false;
-    const asked = this.wayOfTorque();
-    if (asked) return asked === 'bolts';
-    return joint.bolts >= MANY_BOLTS || state.work.connections.get(id)?.refit.torque?.eachRead === true;
-  });
-  /** What the other way of torquing is called; empty where there is none any more. */
-  protected readonly otherWay = computed(() => {
-    const [state, id] = [this.state(), this.now()?.operation.connection ?? ''];
-    const begun = state.tightened.has(id) || state.torques.has(id);
-    if (begun || (jointOf(state, id)?.bolts ?? 0) < 2) return '';
-    return this.boltByBolt() ? 'One reading for the whole joint' : 'Bolt by bolt, in stages';
   });
 
   /** Changes when another step comes to hand, and only then; what was set for the last one is forgotten. */

@@ -1,5 +1,40 @@
-import type { JointNow } from '@brisk/core/ledger';
-import { calibrationDue, settingFor, TorqueError, wrenchTrusted, type WrenchInHand } from '@brisk/core/torque';
+import { boltNumbers, type JointNow } from '@brisk/core/ledger';
+import {
+  calibrationDue,
+  clockwiseOrder,
+  settingFor,
+  TorqueError,
+  unevennessOf,
+  wrenchTrusted,
+  type TorqueVerdict,
+  type WrenchInHand,
+} from '@brisk/core/torque';
+
+/** What is done about bolts that have something against them. */
+const FAULTS: Readonly<Record<Exclude<TorqueVerdict, 'within'>, string>> = {
+  over: 'went over: loosen, take out, look. Where one is longer or thinner than its fellows a new one goes in. Then again.',
+  under: 'too low: again.',
+  'tool-out-of-range': 'with a wrench that is not trusted at this figure: take another, again.',
+  'out-of-calibration':
+    'with a wrench overdue for calibration: hold it against another one, or accept it with a reason.',
+  'too-early': 'at the last figure before all of its group were in: again once they are.',
+};
+
+/** What is against the bolts of a joint, one line for each kind, by their numbers. */
+export function faultWords(now: JointNow): readonly string[] {
+  return Object.entries(FAULTS).flatMap(([verdict, words]) => {
+    const bolts = now.missed.filter((bolt) => now.faults.get(bolt) === verdict);
+    if (bolts.length === 0) return [];
+    return [`${bolts.length === 1 ? 'Bolt' : 'Bolts'} ${boltNumbers(now, bolts).join(', ')} ${words}`];
+  });
+}
+
+/** How far the tightened bolts lie off the middle in this order, and clockwise; empty where that says nothing. */
+export function evennessWords({ pattern: { holes }, order }: JointNow): string {
+  if (holes.length < 4) return '';
+  const percent = (some: readonly number[]) => `${Math.round(unevennessOf(holes, some) * 100)} %`;
+  return `In this order it is pulled ${percent(order)} off its middle on average, clockwise ${percent(clockwiseOrder(holes))}.`;
+}
 
 /** What is next at a joint: the stage, its index, and the bolts in their order. */
 export interface NextAtJoint {

@@ -3,13 +3,13 @@ import { operationId } from '../../../teardown/index.js';
 import { boltNm, judgeStage, TorqueError, type TorqueVerdict, type WrenchInHand } from '../../../torque/index.js';
 import type { TorqueReadingAsRead } from '../../../units/index.js';
 import { several } from '../../../words/index.js';
-import { heldTo, setCountOf, unevenWords } from '../../counting.js';
 import { boltNumbers, halfTight, jointOf } from '../../joint.js';
-import { isDone, isSettled } from '../../reading.js';
-import { NOTHING, refuse, unknown, type Refusal } from '../../refusal.js';
+import { isSettled } from '../../reading.js';
+import { refuse, unknown, type Refusal } from '../../refusal.js';
 import type { JobState, Mark } from '../../state.js';
 import { stopOfStep } from '../../stops.js';
 import type { EntryRules } from '../entry-rules.js';
+import { mayBeTorqued, noSuchWrench } from './may-be-torqued.js';
 
 /** Some bolts of a joint, or all of them, were brought through one stage of its tightening. */
 export interface BoltsTightened {
@@ -59,9 +59,7 @@ export const boltsTightened: EntryRules<BoltsTightened> = {
         'sense',
         stage.is === 'angle' ? 'Say how far they were turned.' : 'Say what the wrench read, and which it was.',
       );
-    if (!isDone(state, operationId.close(id)))
-      return refuse('order', `Close ${connection.name} before its final torque.`);
-    return [...countedHome(state, id), ...(read && wrench ? leverLeft(wrench, read) : [])];
+    return [...mayBeTorqued(state, id), ...(read && wrench ? leverLeft(wrench, read) : [])];
   },
   fold(draft, { connection, stage: at, bolts, read, wrench, degrees, at: time }, mark) {
     const joint = jointOf(draft, connection);
@@ -113,20 +111,13 @@ function tooEarly(state: JobState, connection: ConnectionId): boolean {
   });
 }
 
+/** Why nothing can be made of a reading: there is no such wrench, or its adapter leaves no lever. */
 function leverLeft(wrench: WrenchInHand, read: TorqueReadingAsRead): readonly Refusal[] {
-  if (wrench.range.lowestNm >= wrench.range.highestNm)
-    return refuse('sense', `A wrench from ${wrench.range.lowestNm} to ${wrench.range.highestNm} N·m does not exist.`);
   try {
     boltNm(wrench, read);
-    return NOTHING;
+    return noSuchWrench(wrench.range);
   } catch (error) {
     if (error instanceof TorqueError) return refuse('sense', error.message);
     throw error;
   }
-}
-
-/** From the second edition of the rules on, a set that does not come out even is not torqued. */
-function countedHome(state: JobState, connection: ConnectionId): readonly Refusal[] {
-  const uneven = heldTo(state, 2) ? unevenWords(setCountOf(state, connection)) : undefined;
-  return uneven === undefined ? NOTHING : refuse('count', uneven);
 }

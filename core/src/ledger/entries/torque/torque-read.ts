@@ -2,12 +2,11 @@ import type { ConnectionId } from '../../../connection-map/index.js';
 import { operationId } from '../../../teardown/index.js';
 import { FIRST_WRENCHES, judgeTorque, type TorqueVerdict, type WrenchRange } from '../../../torque/index.js';
 import type { TorqueReadingAsRead } from '../../../units/index.js';
-import { heldTo, setCountOf, unevenWords } from '../../counting.js';
-import { isDone } from '../../reading.js';
-import { NOTHING, refuse, unknown, type Refusal } from '../../refusal.js';
-import type { JobState, Mark } from '../../state.js';
+import { refuse, unknown } from '../../refusal.js';
+import type { Mark } from '../../state.js';
 import { stopOfStep } from '../../stops.js';
 import type { EntryRules } from '../entry-rules.js';
+import { mayBeTorqued, noSuchWrench } from './may-be-torqued.js';
 
 /** The final torque of a joint as it was read. */
 export interface TorqueRead {
@@ -40,11 +39,7 @@ export const torqueRead: EntryRules<TorqueRead> = {
     if (!range) return unknown('wrench', entry.wrench);
     if (state.tightened.has(entry.connection))
       return refuse('sense', `${connection.name} was begun bolt by bolt. Go on with it so.`);
-    if (range.lowestNm >= range.highestNm)
-      return refuse('sense', `A wrench from ${range.lowestNm} to ${range.highestNm} N·m does not exist.`);
-    if (!isDone(state, operationId.close(entry.connection)))
-      return refuse('order', `Close ${connection.name} before its final torque.`);
-    return countedHome(state, entry.connection);
+    return [...noSuchWrench(range), ...mayBeTorqued(state, entry.connection)];
   },
   fold(draft, { connection, wrench, read, range }, mark) {
     const targetNm = draft.work.connections.get(connection)?.refit.torque?.targetNm;
@@ -74,10 +69,4 @@ export const torqueRead: EntryRules<TorqueRead> = {
 
 function rangeOf({ range, wrench }: Pick<TorqueRead, 'range' | 'wrench'>): WrenchRange | undefined {
   return range ?? FIRST_WRENCHES.find(({ id }) => id === wrench);
-}
-
-/** From the second edition of the rules on, a set that does not come out even is not torqued. */
-function countedHome(state: JobState, connection: ConnectionId): readonly Refusal[] {
-  const uneven = heldTo(state, 2) ? unevenWords(setCountOf(state, connection)) : undefined;
-  return uneven === undefined ? NOTHING : refuse('count', uneven);
 }
