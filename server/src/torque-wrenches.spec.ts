@@ -1,5 +1,9 @@
+import { foldLedger, isDone, jointOf, type EntryBody } from '@brisk/core/ledger';
+import { operationId } from '@brisk/core/teardown';
 import { FIRST_RACK } from '@brisk/core/torque';
+import type { JobWithLedger } from '@brisk/contracts/job';
 import type { KeptRack } from '@brisk/contracts/torque-wrenches';
+import { workOn } from '../../core/src/testing/crew.js';
 import { entry, TestServer } from './testing/test-server.js';
 
 let server: TestServer;
@@ -39,23 +43,40 @@ describe('the torque wrenches of the shop', () => {
 
   it('are counted in the ledgers since they were calibrated, a bolt a use', async () => {
     const job = await server.begin();
-    const wrench = { id: 'long', name: 'The long one', range: { lowestNm: 60, highestNm: 340 } };
-    const state = await server.get<{ job: { plan: { map: { connections: { id: string }[] } } } }>(`/api/jobs/${job}`);
-    expect(state.body.job.plan.map.connections.some(({ id }) => id === 'bell-housing')).toBe(true);
-    // A bolt of a joint that is open is refused: nothing is counted that is not in a ledger.
-    const open = await server.append(job, 0, [
-      entry({
-        kind: 'bolts-tightened',
-        connection: 'bell-housing',
-        stage: 0,
-        bolts: [0],
-        read: { value: 80, unit: 'N·m' },
-        wrench,
-      }),
-    ]);
-    expect(open.status).toBe(422);
-    expect(open.body.detail).toMatch(/before its final torque/);
-    expect((await server.get<KeptRack>('/api/torque-wrenches')).body.uses).toEqual({ long: 0 });
+    const { body } = await server.get<JobWithLedger>(`/api/jobs/${job}`);
+    const start = foldLedger(body.job.plan, []);
+    const [joint] = [...start.work.operations.values()].flatMap(({ kind, connection }) =>
+      kind === 'torque' && connection && (jointOf(start, connection)?.bolts ?? 0) >= 4 ? [connection] : [],
+    );
+    if (!joint) throw new Error('No joint of four bolts');
+    const wrench = { id: 'long', name: 'The long one', range: { lowestNm: 1, highestNm: 340 } };
+    const tight: EntryBody = {
+      kind: 'bolts-tightened',
+      connection: joint,
+      stage: 0,
+      bolts: [0, 1, 2],
+      read: { value: 2, unit: 'N·m' },
+      wrench,
+    };
+    const early = await server.append(job, 0, [entry(tight)]);
+    expect(early.status).toBe(422);
+    expect(early.body.detail).toMatch(/before its final torque/);
+    const used = async () => (await server.get<KeptRack>('/api/torque-wrenches')).body.uses;
+    expect(await used()).toEqual({ long: 0 });
+
+    const { entries } = workOn(start, entry, (state) => isDone(state, operationId.close(joint)));
+    for (let at = 0; at < entries.length; at += 200)
+      expect((await server.append(job, at, entries.slice(at, at + 200))).status).toBe(200);
+    expect((await server.append(job, entries.length, [entry(tight)])).status).toBe(200);
+    const other = { ...tight, bolts: [3], wrench: { ...wrench, id: 'of-somebody-else' } };
+    expect((await server.append(job, entries.length + 1, [entry(other)])).status).toBe(200);
+    expect(await used()).toEqual({ long: 3 });
+
+    // Calibrated anew, it begins to be counted anew.
+    const kept = (await server.get<KeptRack>('/api/torque-wrenches')).body;
+    const wrenches = kept.document.wrenches.map((one) => ({ ...one, calibratedOn: '2999-01-01' }));
+    await server.put('/api/torque-wrenches', { revision: kept.revision, document: { ...kept.document, wrenches } });
+    expect(await used()).toEqual({ long: 0 });
   });
 });
 

@@ -36,7 +36,7 @@ export function* simulatedWrench(setNm: number, pull: Pull, seed: number): Gener
     for (let at = WRENCH_EVERY_MS; at < PULL_MS; at += WRENCH_EVERY_MS)
       yield { atMs: begins + at, nm: tenths(endNm * Math.sin(((at / PULL_MS) * Math.PI) / 2)) };
     yield { atMs: begins + PULL_MS, nm: tenths(endNm), click: true };
-    for (let at = WRENCH_EVERY_MS; at < REST_MS; at += WRENCH_EVERY_MS) yield { atMs: begins + PULL_MS + at, nm: 0 };
+    for (let at = WRENCH_EVERY_MS; at <= REST_MS; at += WRENCH_EVERY_MS) yield { atMs: begins + PULL_MS + at, nm: 0 };
   }
 }
 

@@ -59,7 +59,9 @@ const entries = (...bodies: readonly EntryBody[]) => bodies.map(theirEntry);
 describe('the literature of a job', () => {
   const list = (...bodies: readonly EntryBody[]) =>
     openView(LiteratureList, entries(...bodies), undefined, {
-      providers: [{ provide: Ask, useValue: { ask: () => Promise.resolve({ title: 'Wiring' }) } }],
+      providers: [
+        { provide: Ask, useValue: { ask: () => Promise.resolve({ title: 'Wiring', reason: 'Wrong book' }) } },
+      ],
     });
 
   it('says what is kept, and opens each page where it belongs', async () => {
@@ -71,6 +73,16 @@ describe('the literature of a job', () => {
     await view.settle();
     expect(view.server.entries.at(-1)).toMatchObject({ kind: 'literature-added', file, title: 'Wiring' });
     expect(view.text()).toContain('Wiring');
+  });
+
+  it('takes a file off whole, although it was called something else', async () => {
+    const view = await list(book);
+    await view.press('Rename');
+    await view.settle();
+    await view.press('Take it off');
+    await view.settle();
+    expect(view.server.entries.slice(-2).map(({ kind }) => kind)).toEqual(['corrected', 'corrected']);
+    expect(view.text()).toContain('Nothing here yet.');
   });
 
   it('keeps a file that pages hang on until those are taken off', async () => {

@@ -27,7 +27,9 @@ export class PageSearch {
       this.lookedAt.set(page);
       const text = await opened.words(page).catch(() => '');
       if (mine !== this.asking) return;
-      if (answersAll(text, words)) this.found.set([...(found.push(page), found)]);
+      if (!answersAll(text, words)) continue;
+      found.push(page);
+      this.found.set([...found]);
     }
     this.found.set([...found]);
     this.lookedAt.set(undefined);
