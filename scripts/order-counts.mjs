@@ -93,6 +93,23 @@ const LOOKS = {
       const fit = `fit:${part}`;
       return part !== undefined && work.operations.has(fit) && !before(work, fit).has(operation.id);
     }),
+  'a seal or timing drive renewed on a unit that is then given away': ({ bench, work }) =>
+    [...work.bench.replaced.keys()].some((unit) =>
+      bench.some(
+        ({ operation: { id } }) =>
+          unit === 'engine' &&
+          /^renew:(rear-crank-seal|front-crank-seal|timing-drive|water-pump|intake-gaskets?)$/.test(id) &&
+          work.operations.has(`shift:change-${unit}`) &&
+          !before(work, id).has(`shift:change-${unit}`),
+      ),
+    ),
+  'a gearbox offered up before the other engine has its dowels': ({ bench, work }) =>
+    bench.some(
+      ({ operation: { id } }) =>
+        /^shift:together-/.test(id) &&
+        work.operations.has('shift:carry-engine') &&
+        !before(work, id).has('shift:carry-engine'),
+    ),
   'timing opened and nothing marked or pinned before it': ({ bench, work }) =>
     bench.some(
       ({ operation }) => operation.id === 'renew:timing-drive' && !before(work, operation.id).has('do:crank-locked'),
@@ -378,7 +395,7 @@ while (looked < jobs) {
       shown[look] += 1;
       if (look.startsWith(option('show', 'none')))
         process.stdout.write(
-          `${look}, ${half}: ${template.layout} ${way.powerpack.id}/${way.route.id}, ${decided.map(({ unit, becomes, renewal }) => renewal ?? `${unit}:${becomes}`).join(' ')}\n`,
+          `${look}, ${half}: ${template.layout} ${way.powerpack.id}/${way.route.id}, ${decided.map(({ unit, becomes, renewals }) => renewals?.join(' ') ?? `${unit}:${becomes}`).join(' ')}\n`,
         );
     }
   }

@@ -222,6 +222,28 @@ describe('the bench of a job', () => {
       expect(benchOn({ ...manual, rules: 3 }, decisions).comesBefore(renewed, fitted)).toBe(false);
     });
 
+    it('renews on the other unit what sits on it behind a part, and has its dowels and senders in first', () => {
+      const over = { ...exchanging('engine'), now: new Set(['front-crank-seal', 'timing-drive', 'intake-gasket']) };
+      const { steps, comesBefore } = benchOn(manual, over);
+      const change = operationId.change('engine');
+      for (const renewal of over.now)
+        expect([renewal, comesBefore(change, operationId.renew(renewal))]).toEqual([renewal, true]);
+      const carried = operationId.carryOver('engine');
+      const on = steps.filter(({ title }) => title.endsWith('on the other engine')).map(({ id }) => id);
+      expect(on.length).toBeGreaterThan(3);
+      for (const id of [...on, operationId.together('gearbox')])
+        expect([id, comesBefore(carried, id)]).toEqual([id, true]);
+      const both = {
+        ...over,
+        units: new Map([...exchanging('gearbox').units, ...over.units]),
+        now: new Set(['rear-crank-seal']),
+      };
+      expect(benchOn(manual, both).comesBefore(change, operationId.renew('rear-crank-seal'))).toBe(true);
+      const before = benchOn({ ...manual, rules: 3 }, over);
+      expect(before.comesBefore(change, operationId.renew('front-crank-seal'))).toBe(false);
+      expect(before.comesBefore(carried, operationId.together('gearbox'))).toBe(false);
+    });
+
     it('parts the other one for what is renewed between the two, and both where the flywheel goes over', () => {
       const between = benchOn(manual, donors(['flywheel', 'starter'], 'clutch'));
       expect(between.comesBefore(operationId.change('engine'), operationId.apart('gearbox'))).toBe(true);
@@ -238,6 +260,7 @@ describe('the bench of a job', () => {
     expect(comesBefore(operationId.remove('timing-cover'), operationId.chore('crank-locked'))).toBe(true);
     expect(comesBefore(operationId.chore('crank-locked'), operationId.renew('timing-drive'))).toBe(true);
     expect(work.operations.get(operationId.chore('crank-turned'))?.recalls).toBe(operationId.chore('crank-locked'));
+    expect(comesBefore(operationId.chore('crank-turned'), operationId.fit('timing-cover'))).toBe(true);
     expect(comesBefore(operationId.chore('crank-turned'), operationId.close('timing-cover-bolts'))).toBe(true);
   });
 

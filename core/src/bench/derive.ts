@@ -1,4 +1,4 @@
-import { planHeldTo, type Chore, type ConnectionId, type JobPlan, type PartId } from '../connection-map/index.js';
+import type { Chore, ConnectionId, JobPlan, PartId } from '../connection-map/index.js';
 import { inHandEdges, stageEdges, stagesOf, type Stages } from '../refit/index.js';
 import {
   choreEdges,
@@ -52,7 +52,7 @@ export function benchOf(plan: JobPlan, teardown: Teardown, decisions: BenchDecis
     ...partEdges(plan, required, stages),
     ...standEdges(operations),
     ...apartEdges(required, opened, chores, stages),
-    ...renewalEdges(required, planHeldTo(plan, 4) ? opened : [], stages),
+    ...renewalEdges(plan, required, opened, stages),
   ];
   // What is heavy is let down by whoever undoes its last fastener, at the bench as well.
   const { hanging, edges } = hangingParts(

@@ -1,10 +1,13 @@
 import {
   partsById,
+  planHeldTo,
   type Access,
   type Chore,
   type Connection,
   type ConnectionId,
   type JobPlan,
+  type PartId,
+  type Reach,
 } from '../connection-map/index.js';
 import type { Stages } from '../refit/index.js';
 import {
@@ -182,12 +185,13 @@ export function apartEdges(
 
 /** The other unit is held against the old one and stands in its place before anything goes over to it. */
 export function changeEdges(
-  { map }: JobPlan,
+  plan: JobPlan,
   { replaced, removed, pairs }: BenchRequirements,
   chores: readonly Chore[],
   stages: ReadonlyMap<ConnectionId, Stages>,
   soFar: readonly Precedence[],
 ): readonly Precedence[] {
+  const { map } = plan;
   const graph = precedenceGraph(soFar);
   return [...replaced].flatMap(([unit, stays]) => {
     const change = operationId.change(unit);
@@ -230,6 +234,18 @@ export function changeEdges(
         return own ? [{ before: change, after: own.first, reason: stands }] : [];
       }),
       { before: change, after: operationId.carryOver(unit), reason: stands },
+      ...(planHeldTo(plan, 4)
+        ? [
+            ...over.map((id) => operationId.fit(id)),
+            ...pairs.flatMap(({ stays: one, leaves }) =>
+              stays.has(one) || stays.has(leaves) ? [operationId.together(leaves)] : [],
+            ),
+          ].map((after) => ({
+            before: operationId.carryOver(unit),
+            after,
+            reason: sequence('Dowels and senders are in before anything covers their places.'),
+          }))
+        : []),
       ...chores
         .filter(({ id, before }) => !before.some((deed) => 'undone' in deed) && !onTheOld.has(operationId.chore(id)))
         .map(({ id }) => ({
@@ -260,13 +276,22 @@ export function changeEdges(
 
 /** Something is renewed once all in front of it is gone, and before any of that goes back. */
 export function renewalEdges(
+  plan: JobPlan,
   { renewed, removed, pairs, drained, replaced }: BenchRequirements,
   opened: readonly Connection[],
   stages: ReadonlyMap<ConnectionId, Stages>,
 ): readonly Precedence[] {
-  /** What comes off where a joint is undone goes back on over it. */
-  const offAt = (joint: ConnectionId) =>
-    opened.find(({ id }) => id === joint)?.between.filter((end) => removed.has(end)) ?? [];
+  const endsOf = (joint: ConnectionId) => opened.find(({ id }) => id === joint)?.between ?? [];
+  const inFour = planHeldTo(plan, 4);
+  /** Whether something is reached behind what is fastened to a unit: then it sits on that, whatever it is hung on. */
+  const isBehindPartOf = (stays: ReadonlySet<PartId>, need: Reach) => {
+    if ('open' in need) return endsOf(need.open).some((end) => stays.has(end));
+    if ('parted' in need) return need.parted.some((end) => stays.has(end));
+    return (
+      'removed' in need &&
+      opened.some(({ between }) => between.includes(need.removed) && between.some((end) => stays.has(end)))
+    );
+  };
   return renewed.flatMap(({ id, name, at, reach, drains }): readonly Precedence[] => {
     const own = operationId.renew(id);
     const back: Reason = {
@@ -277,12 +302,16 @@ export function renewalEdges(
       { before: off, after: own, reason: { kind: 'access', words: why } },
       { before: own, after: on, reason: back },
     ];
-    const newUnit = [...replaced].find(([, stays]) => stays.has(at));
+    const units = [...replaced];
+    const newUnit =
+      units.find(([, stays]) => stays.has(at)) ??
+      (inFour ? units.find(([, stays]) => reach.some((need) => isBehindPartOf(stays, need))) : undefined);
     return [
       ...reach.flatMap((need) => {
         if ('open' in need) {
           const joint = stages.get(need.open);
-          const over = offAt(need.open).filter((part) => part !== at);
+          // What comes off where a joint is undone goes back on over it.
+          const over = inFour ? endsOf(need.open).filter((end) => removed.has(end) && end !== at) : [];
           return [
             ...(joint ? between(operationId.open(need.open), joint.first, need.why) : []),
             ...over.map((part) => ({ before: own, after: operationId.fit(part), reason: back })),

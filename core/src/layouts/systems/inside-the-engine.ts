@@ -104,7 +104,7 @@ export const insideTheEngine: Piece = {
         why: 'The last moment at which a tooth out costs ten minutes.',
         recalls: 'crank-locked',
         after: [{ renewal: 'timing-drive' }],
-        before: [{ connection: 'timing-cover-bolts' }],
+        before: [{ part: 'timing-cover' }, { connection: 'timing-cover-bolts' }],
       },
     ),
     chore(
