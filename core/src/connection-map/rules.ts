@@ -5,7 +5,8 @@ import type { JobPlan } from './model.js';
  * From the second on a set has to come out even before its final torque, and grounds are looked at before the first
  * start. From the third on every order of the way out is turned round on the way back, the fasteners that let a heavy
  * part down come last of those that hold it, nothing leaves its wheels before it is signed that it is made safe, and what is
- * looked at before and after the first start fits the job.
+ * looked at before and after the first start fits the job. From the fourth on what sits on a unit that is replaced is renewed
+ * on the other one, before what covers it goes on, and dowels and senders go over first of all.
  */
 export const RULES_NOW = 4;
 
