@@ -29,7 +29,12 @@ import { keepingChosenSchema } from './entries/fasteners/keeping-chosen.js';
 import { patternDrawnSchema } from './entries/fasteners/pattern-drawn.js';
 import { setDescribedSchema } from './entries/fasteners/set-described.js';
 import { taggedSchema } from './entries/fasteners/tagged.js';
+import { adjustmentTriedSchema } from './entries/adjusting/adjustment-tried.js';
+import { jointLookedAtSchema } from './entries/adjusting/joint-looked-at.js';
+import { seatMeasuredSchema } from './entries/adjusting/seat-measured.js';
+import { fillPlannedSchema } from './entries/fluids/fill-planned.js';
 import { fluidMeasuredSchema } from './entries/fluids/fluid-measured.js';
+import { levelSetSchema } from './entries/fluids/level-set.js';
 import { movesTakenSchema } from './entries/lift/moves-taken.js';
 import { loadReadSchema } from './entries/lift/load-read.js';
 import { machineMeasuredSchema } from './entries/lift/machine-measured.js';
@@ -87,7 +92,12 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'torque-read': torqueReadSchema,
   'bolts-tightened': boltsTightenedSchema,
   'torque-accepted': torqueAcceptedSchema,
+  'joint-looked-at': jointLookedAtSchema,
+  'adjustment-tried': adjustmentTriedSchema,
+  'seat-measured': seatMeasuredSchema,
   'fluid-measured': fluidMeasuredSchema,
+  'fill-planned': fillPlannedSchema,
+  'level-set': levelSetSchema,
   'machine-measured': machineMeasuredSchema,
   'moves-taken': movesTakenSchema,
   'load-read': loadReadSchema,

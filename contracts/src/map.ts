@@ -1,9 +1,12 @@
 import {
+  ADJUSTED,
   BAYS,
   CAUTIONS,
   CONNECTION_KINDS,
   HOLD_POINTS,
+  LEVEL_WAYS,
   MOVING,
+  SEAT_KINDS,
   STATIONS,
   STEP_HEIGHTS,
   SYSTEMS,
@@ -11,6 +14,7 @@ import {
   ZONES,
   type Access,
   type Adaptation,
+  type AdjustmentSpec,
   type CheckScope,
   type CheckStep,
   type Chore,
@@ -20,8 +24,10 @@ import {
   type ConnectionMap,
   type Deed,
   type FastenerSet,
+  type FillsLater,
   type HoldPoint,
   type JobPlan,
+  type LevelSpec,
   type LookAt,
   type NewPart,
   type Part,
@@ -133,7 +139,21 @@ const torque = () =>
     stages: optionalList(share(), 6).test('rising', '${path} has to rise, and end with 1.', isRising),
     thread: oneOf(THREAD_STATES).optional(),
     eachRead: mixed<true>().oneOf([true]).optional(),
+    again: mixed<true>().oneOf([true]).optional(),
     after: optionalList(record<TorqueAfter>({ connection: id(), why: text() }), 100),
+  })
+    .optional()
+    .default(undefined);
+
+const MOST_WANTED = 100_000;
+const adjustment = () =>
+  record<AdjustmentSpec>({
+    what: oneOf(ADJUSTED),
+    gears: optionalList(name(), 24),
+    inLine: mixed<true>().oneOf([true]).optional(),
+    from: optionalAmount(MOST_WANTED),
+    to: optionalAmount(MOST_WANTED),
+    at: optionalText(),
   })
     .optional()
     .default(undefined);
@@ -172,6 +192,8 @@ const connection = record<Connection>({
     supportedBy: optionalList(id(), 20),
     height: oneOf(STEP_HEIGHTS).optional(),
     torque: torque(),
+    handTight: optionalText(),
+    adjust: adjustment(),
     beforeLowering: optionalText(),
     note: optionalText(),
   }),
@@ -203,6 +225,15 @@ const circuit = record<Circuit>({
   grade: optionalText(),
   capacityL: amount(1_000),
   drainsL: amount(1_000),
+  fillsLater: optionalList(record<FillsLater>({ what: name(), litres: amount(1_000), opened: named() }), 10),
+  level: record<LevelSpec>({
+    by: oneOf(LEVEL_WAYS),
+    fromC: amount(200, -60).optional(),
+    toC: amount(200, -60).optional(),
+    marksL: optionalAmount(100),
+  })
+    .optional()
+    .default(undefined),
   drain: record<Circuit['drain']>({ ...stepFields, needs: list(id(), 40), access: access() }),
   fill: step(),
 });
@@ -263,6 +294,7 @@ const chore = record<Chore>({
   wait: optionalYesOrNo(),
   photo: optionalYesOrNo(),
   recalls: named(),
+  measures: oneOf(SEAT_KINDS).optional(),
   where: scope(),
   after: deeds(),
   before: deeds(),

@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto';
+import { looksAtClosing } from '@brisk/core/adjusting';
 import {
+  adjustmentsOf,
   canApply,
   extend,
   fastenerCount,
@@ -97,6 +99,8 @@ export class Crew {
     if (operation.holdPoint) {
       for (const { connection, check } of operation.holdPoint === 'pre-start' ? groundsOf(this.state) : [])
         if (!check?.good) this.write(by, 2, { kind: 'ground-checked', connection: connection.id, good: true });
+      for (const unset of operation.holdPoint === 'pre-start' ? adjustmentsOf(this.state) : [])
+        if (unset.closed && !unset.done) this.write(by, 4, setAsWanted(unset));
       const { holdPoint } = gateOf(this.state, operation.holdPoint);
       this.write(by, minutes, {
         kind: 'hold-point-signed',
@@ -158,6 +162,12 @@ export class Crew {
       else bodies.push(read(target * (1 + (shareFrom(operation.id) - 0.5) * 0.04)));
       if (odd.accepted) bodies.push({ kind: 'torque-accepted', connection: connection.id, reason: odd.accepted });
     }
+    if (connection && ['connect', 'start-by-hand'].includes(operation.kind)) {
+      const looks = looksAtClosing(connection).map(({ look }) => look);
+      if (looks.length > 0 && operation.id.startsWith('close:'))
+        bodies.push({ kind: 'joint-looked-at', connection: connection.id, looks, good: true });
+    }
+    if (operation.measures) bodies.push(...(odd.seat ?? seatOf(operation)));
     if (operation.circuit) {
       const circuit = this.state.work.plan.map.circuits.find(({ id }) => id === operation.circuit);
       const direction = operation.kind === 'drain' ? 'out' : 'in';
@@ -182,6 +192,31 @@ export class Crew {
     this.day = next.toISOString().slice(0, 10);
     this.minute = DAY_BEGINS_MIN + Math.max(1, Math.round(minutes));
   }
+}
+
+/** A seat as a tidy crew finds it. */
+function seatOf({ id, measures }) {
+  const converter = measures === 'converter-depth';
+  return [
+    {
+      kind: 'seat-measured',
+      operation: id,
+      readingsMm: converter ? [22.5] : [34.2, 34.4, 34.1],
+      ...(converter ? { figureMm: 22 } : {}),
+    },
+  ];
+}
+
+/** A joint set at the first try. */
+function setAsWanted({ connection, spec, from = 0, to = 0 }) {
+  return {
+    kind: 'adjustment-tried',
+    connection: connection.id,
+    halfTurns: 0,
+    ...(spec.what === 'gears' ? { went: spec.gears } : {}),
+    ...(spec.what === 'free-play' ? { readingMm: Math.round((from + to) / 2) } : {}),
+    ...(spec.what === 'tension' ? { belt: { by: 'frequency', spanMm: 310, gramsPerM: 110, hz: 41 } } : {}),
+  };
 }
 
 /** How many belong into a joint, by the time it is closed. */

@@ -5,6 +5,7 @@
  * connections cross that boundary, what is still fast to the body. It knows nothing of the order of work.
  */
 export * from './model.js';
+export * from './set-and-measured.js';
 export { CAUTION_WORDS } from './cautions.js';
 export { CyclicMapError, MapError } from './errors.js';
 export {

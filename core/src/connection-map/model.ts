@@ -1,3 +1,5 @@
+import type { AdjustmentSpec, FillsLater, LevelSpec, SeatKind } from './set-and-measured.js';
+
 /** Where a person stands for a step. */
 export const STATIONS = [
   'bay-top',
@@ -169,6 +171,8 @@ export interface TorqueSpec {
   readonly eachRead?: true;
   /** All joints that name the same group are in, and loose, before any of them gets its final torque. */
   readonly looseUntilAllIn?: string;
+  /** It is torqued once more after the first heat cycle. */
+  readonly again?: true;
   /** Connections to be at final torque before this one (upper mounts before lower). */
   readonly after?: readonly { readonly connection: ConnectionId; readonly why: string }[];
 }
@@ -180,6 +184,10 @@ export interface RefitData {
   /** How the machine has to stand for closing it, where that is not as it stood for opening it. */
   readonly height?: StepHeight;
   readonly torque?: TorqueSpec;
+  /** How tight by hand, in words, where no wrench is wanted. */
+  readonly handTight?: string;
+  /** How it is set by trying, once it is together. */
+  readonly adjust?: AdjustmentSpec;
   /** Set when it must be in before the powerpack goes down; the words say why. */
   readonly beforeLowering?: string;
   readonly note?: string;
@@ -235,6 +243,10 @@ export interface Circuit {
   readonly capacityL: number;
   /** What usually runs out when it is drained; the rest stays inside. */
   readonly drainsL: number;
+  /** What of it fills itself once the fluid goes round. */
+  readonly fillsLater?: readonly FillsLater[];
+  /** How its level is read. */
+  readonly level?: LevelSpec;
   readonly drain: StepSpec & { readonly needs: readonly ConditionId[]; readonly access: readonly Access[] };
   readonly fill: StepSpec;
 }
@@ -300,6 +312,8 @@ export interface Chore extends StepSpec {
   readonly photo?: boolean;
   /** The chore whose mark it goes by: that one’s photos are shown. */
   readonly recalls?: string;
+  /** The seat that is measured at it. */
+  readonly measures?: SeatKind;
   readonly after: readonly Deed[];
   readonly before: readonly Deed[];
 }

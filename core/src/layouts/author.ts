@@ -95,6 +95,13 @@ export interface Details extends Partial<
   readonly nm?: number;
   readonly deg?: number;
   readonly torqueAfter?: TorqueSpec['after'];
+  /** The maker’s stages, how its thread goes together, each bolt read by itself, torqued once more after a heat cycle. */
+  readonly stages?: TorqueSpec['stages'];
+  readonly thread?: TorqueSpec['thread'];
+  readonly eachRead?: true;
+  readonly again?: true;
+  readonly handTight?: string;
+  readonly adjust?: RefitData['adjust'];
   /** The group it stays loose with until all of it is in. */
   readonly loose?: TorqueSpec['looseUntilAllIn'];
   /** Supports that stay until it is closed. */
@@ -138,6 +145,12 @@ export function connectionsOf(system: System, common: Details = {}) {
         backHeight,
         torqueHeight,
         loose,
+        stages,
+        thread,
+        eachRead,
+        again,
+        handTight,
+        adjust,
         supportedBy,
         back,
         backTime,
@@ -155,6 +168,10 @@ export function connectionsOf(system: System, common: Details = {}) {
               targetNm: nm,
               ...(deg === undefined ? {} : { angleDeg: deg }),
               ...(torqueHeight ? { height: torqueHeight } : {}),
+              ...(stages ? { stages } : {}),
+              ...(thread ? { thread } : {}),
+              ...(eachRead ? { eachRead } : {}),
+              ...(again ? { again } : {}),
               ...(loose ? { looseUntilAllIn: loose } : {}),
               ...(torqueAfter ? { after: torqueAfter } : {}),
             };
@@ -177,6 +194,8 @@ export function connectionsOf(system: System, common: Details = {}) {
             ...(backHeight ? { height: backHeight } : {}),
             ...(supportedBy ? { supportedBy } : {}),
             ...(torque ? { torque } : {}),
+            ...(handTight === undefined ? {} : { handTight }),
+            ...(adjust ? { adjust } : {}),
             ...(back === undefined ? {} : { note: back }),
             ...(beforeLowering === undefined ? {} : { beforeLowering }),
           },
@@ -228,7 +247,8 @@ export function chore(
   id: string,
   half: Chore['half'],
   spec: StepSpec & Pick<Chore, 'wait'>,
-  order: Pick<Chore, 'why' | 'after' | 'before' | 'where' | 'photo' | 'recalls'> & Pick<Optional<Chore>, 'when'>,
+  order: Pick<Chore, 'why' | 'after' | 'before' | 'where' | 'photo' | 'recalls' | 'measures'> &
+    Pick<Optional<Chore>, 'when'>,
 ): Optional<Chore> {
   return { id, half, ...spec, ...order };
 }

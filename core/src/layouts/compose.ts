@@ -92,8 +92,11 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
   const opened = new Set(keptConnections.flatMap(({ circuit }) => circuit ?? []));
   const keptCircuits = circuits
     .filter(({ id }) => opened.has(id))
-    .map((circuit): Circuit => ({
+    .map(({ fillsLater, ...circuit }): Circuit => ({
       ...circuit,
+      ...(fillsLater
+        ? { fillsLater: fillsLater.filter(({ opened: by }) => by === undefined || present.connections.has(by)) }
+        : {}),
       drain: {
         ...place(circuit.drain),
         needs: inForce(circuit.drain.needs, circuit.id),

@@ -91,7 +91,27 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
   ],
   'load-read': [{ kg: 340, lagging: 'left' }, /^340 kg on the hook, the left lags/],
   'machine-measured': [{ plane: 'bulkhead', mm: 372 }, /^372 mm to the bulkhead/],
-  'fluid-measured': [{ circuit: 'coolant', direction: 'out', litres: 6.8 }, /^6.8 l out of /],
+  'fluid-measured': [
+    { circuit: 'coolant', direction: 'out', litres: 6.8, joint, share: 0.33 },
+    /^6.8 l out of .* at .*, 33 % strong$/,
+  ],
+  'fill-planned': [
+    { circuit: 'coolant', freezingC: -36, school: 'water-first', priming: 'crank' },
+    /^How .* is filled, down to -36 °C, water first, crank with fuel and spark off$/,
+  ],
+  'level-set': [{ circuit: 'coolant', addedL: -0.2, celsius: 20 }, /^Level of .* set, -0.2 l let out at 20 °C$/],
+  'joint-looked-at': [
+    { connection: joint, looks: ['way'], good: false, note: 'Rubs' },
+    /: By its mark: .*: no\. Rubs$/,
+  ],
+  'adjustment-tried': [
+    { connection: joint, halfTurns: -2, went: ['N'], not: ['P'], accepted: 'Bush on order' },
+    /^Tried .*, −2 half turns: in: N; not in: P. Accepted: Bush on order$/,
+  ],
+  'seat-measured': [
+    { operation: `open:${joint}`, readingsMm: [21, 21.5], figureMm: 22 },
+    /^Seat: 21, 21.5 mm, the figure is 22 mm$/,
+  ],
   noted: [{ text: 'Chafed', operation: `open:${joint}` }, /^Note at .*: Chafed$/],
   'part-needed': [{ need: 'n', name: 'Seal', quantity: 2, reason: 'Weeps' }, /^To order: 2 × Seal$/],
   'part-arrived': [{ need: 'n' }, /^Arrived: a part$/],

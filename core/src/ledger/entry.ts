@@ -28,7 +28,12 @@ import type { KeepingChosen } from './entries/fasteners/keeping-chosen.js';
 import type { PatternDrawn } from './entries/fasteners/pattern-drawn.js';
 import type { SetDescribed } from './entries/fasteners/set-described.js';
 import type { Tagged } from './entries/fasteners/tagged.js';
+import type { AdjustmentTried } from './entries/adjusting/adjustment-tried.js';
+import type { JointLookedAt } from './entries/adjusting/joint-looked-at.js';
+import type { SeatMeasured } from './entries/adjusting/seat-measured.js';
+import type { FillPlanned } from './entries/fluids/fill-planned.js';
 import type { FluidMeasured } from './entries/fluids/fluid-measured.js';
+import type { LevelSet } from './entries/fluids/level-set.js';
 import type { LoadRead } from './entries/lift/load-read.js';
 import type { MovesTaken } from './entries/lift/moves-taken.js';
 import type { MachineMeasured } from './entries/lift/machine-measured.js';
@@ -79,7 +84,12 @@ export type EntryBody =
   | TorqueRead
   | BoltsTightened
   | TorqueAccepted
+  | JointLookedAt
+  | AdjustmentTried
+  | SeatMeasured
   | FluidMeasured
+  | FillPlanned
+  | LevelSet
   | MachineMeasured
   | MovesTaken
   | LoadRead

@@ -1,13 +1,18 @@
+import { LOOK_WORDS } from '../adjusting/index.js';
 import type { HoldPoint, HoldPointId } from '../connection-map/index.js';
 import { operationId, type Operation, type OperationId } from '../teardown/index.js';
+import { adjustmentsOf } from './adjustments.js';
 import { groundsOf, heldTo } from './counting.js';
+import { looksLeft } from './looks-left.js';
 import { isSettled } from './reading.js';
 import type { JobState, Mark } from './state.js';
+import { sentence } from '../words/index.js';
 
 /** Why a hold point cannot be signed yet: what is missing, sorted by what it means. */
 export interface Blocker {
   readonly operation: OperationId;
-  readonly is: 'make-safe' | 'holds' | 'not-off' | 'open' | 'torque' | 'unfilled' | 'ground' | 'step';
+  readonly is:
+    'make-safe' | 'holds' | 'not-off' | 'open' | 'torque' | 'unfilled' | 'ground' | 'look' | 'adjust' | 'step';
   readonly words: string;
 }
 
@@ -33,6 +38,7 @@ export function gateOf(state: JobState, id: HoldPointId): Gate {
     return waiting && !isSettled(state, waiting) ? [blocker(waiting, boundary)] : [];
   });
   if (id === 'pre-start' && heldTo(state, 2)) blockers.push(...groundBlockers(state));
+  if (id === 'pre-start' && heldTo(state, 5)) blockers.push(...lookBlockers(state), ...adjustBlockers(state));
   return { holdPoint, blockers, ...(progress?.is === 'done' ? { signed: progress } : {}) };
 }
 
@@ -49,6 +55,29 @@ function groundBlockers(state: JobState): readonly Blocker[] {
           },
         ],
   );
+}
+
+/** Looks nobody took as joints went together, and those that came out bad. */
+function lookBlockers(state: JobState): readonly Blocker[] {
+  return looksLeft(state).map(({ connection: { id, name }, left, bad }): Blocker => ({
+    operation: operationId.close(id),
+    is: 'look',
+    words: `${sentence(name)}: ${[
+      ...left.map((look) => `${LOOK_WORDS[look].asked}?`),
+      ...bad.map((look) => `make good: ${LOOK_WORDS[look].asked}`),
+    ].join(' ')}`,
+  }));
+}
+
+/** What is set by trying and is not right yet. */
+function adjustBlockers(state: JobState): readonly Blocker[] {
+  return adjustmentsOf(state)
+    .filter(({ closed, done }) => closed && !done)
+    .map(({ connection: { id, name }, words }): Blocker => ({
+      operation: operationId.close(id),
+      is: 'adjust',
+      words: `${sentence(name)}: ${words}`,
+    }));
 }
 
 function blocker(operation: Operation, boundary: ReadonlySet<string>): Blocker {

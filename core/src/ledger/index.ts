@@ -17,7 +17,22 @@ export {
 } from './entries/fasteners/fasteners-judged.js';
 export { KEEPING_WORDS, KEEPINGS, type Keeping } from './entries/fasteners/keeping-chosen.js';
 export { LAGGING, type Lagging, type LoadReading } from './entries/lift/load-read.js';
-export type { Litres } from './entries/fluids/fluid-measured.js';
+export { adjustmentNow, adjustmentsOf, type AdjustmentNow, type AdjustmentTry } from './adjustments.js';
+export { looksLeft, type LooksLeft } from './looks-left.js';
+export type { Seat } from './entries/adjusting/seat-measured.js';
+export {
+  cansToBuy,
+  circuitNow,
+  circuitsNow,
+  fillPlanOf,
+  USUAL_CANS_L,
+  type CansToBuy,
+  type CircuitNow,
+  type FillPlan,
+} from './fluids-now.js';
+export { FILL_SCHOOLS, PRIMING_WORDS, type FillSchool, type FillTerms } from './entries/fluids/fill-planned.js';
+export type { Flow, Litres } from './entries/fluids/fluid-measured.js';
+export type { Level } from './entries/fluids/level-set.js';
 export type { FoundConnection } from './entries/map/connection-found.js';
 export type { LeftAsItIs } from './entries/map/left-on-purpose.js';
 export { COST_SORTS, COST_WORDS, type Cost, type CostSort } from './entries/parts/cost-noted.js';

@@ -25,7 +25,13 @@ import type { Bag } from './entries/fasteners/fasteners-counted.js';
 import type { Judgement } from './entries/fasteners/fasteners-judged.js';
 import type { Keeping } from './entries/fasteners/keeping-chosen.js';
 import type { LoadReading } from './entries/lift/load-read.js';
+import type { Look } from '../adjusting/index.js';
+import type { AdjustmentTry } from './adjustments.js';
+import type { LookTaken } from './entries/adjusting/joint-looked-at.js';
+import type { Seat } from './entries/adjusting/seat-measured.js';
+import type { FillTerms } from './entries/fluids/fill-planned.js';
 import type { Litres } from './entries/fluids/fluid-measured.js';
+import type { Level } from './entries/fluids/level-set.js';
 import type { LeftAsItIs } from './entries/map/left-on-purpose.js';
 import type { Literature } from './entries/literature/literature-added.js';
 import type { Cost } from './entries/parts/cost-noted.js';
@@ -91,7 +97,14 @@ export interface JobRecord {
   readonly torques: ReadonlyMap<ConnectionId, readonly TorqueReading[]>;
   /** Joints that are tightened bolt by bolt, stage by stage. */
   readonly tightened: ReadonlyMap<ConnectionId, Tightening>;
+  /** What was looked at as joints went together, how they were set by trying, and what was measured of seats. */
+  readonly looks: ReadonlyMap<ConnectionId, ReadonlyMap<Look, LookTaken>>;
+  readonly tries: ReadonlyMap<ConnectionId, readonly AdjustmentTry[]>;
+  readonly seats: ReadonlyMap<OperationId, Seat>;
+  /** What ran out of circuits and went in, how they are to be filled, and which levels were set. */
   readonly litres: ReadonlyMap<CircuitId, Litres>;
+  readonly fills: ReadonlyMap<CircuitId, FillTerms>;
+  readonly levels: ReadonlyMap<CircuitId, Level>;
   /** What a tape gave, by reference plane, in mm from the one it hangs on. */
   readonly measured: ReadonlyMap<PlaneName, number>;
   readonly notes: readonly Note[];
@@ -149,7 +162,12 @@ export function emptyRecord(): JobRecord {
     tags: new Map(),
     torques: new Map(),
     tightened: new Map(),
+    looks: new Map(),
+    tries: new Map(),
+    seats: new Map(),
     litres: new Map(),
+    fills: new Map(),
+    levels: new Map(),
     measured: new Map(),
     notes: [],
     needs: new Map(),

@@ -1,4 +1,5 @@
 import type { Circuit, CircuitId, PartId } from '../connection-map/index.js';
+import { HELD_BY } from '../fluids/index.js';
 import { isDone, powerpackMassKg, type JobState } from '../ledger/index.js';
 import { operationId } from '../teardown/index.js';
 
@@ -11,13 +12,6 @@ export interface FluidInside {
   readonly massKg: number;
 }
 
-/** Which part holds what did not run out of a circuit, and what share of it: most of the coolant left is in block and head. */
-const HELD_BY: Readonly<Record<CircuitId, readonly [part: PartId, share: number]>> = {
-  'engine-oil': ['engine', 1],
-  coolant: ['engine', 0.7],
-  'gearbox-oil': ['gearbox', 1],
-  'transfer-oil': ['transfer-box', 1],
-};
 /** Mass of a litre, in kg, by what it is. */
 const KG_A_LITRE: Readonly<Record<string, number>> = { coolant: 1.06, oil: 0.87, 'gear oil': 0.89 };
 const OIL_KG_A_LITRE = 0.87;

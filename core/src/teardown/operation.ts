@@ -7,6 +7,7 @@ import type {
   HoldPointId,
   Moving,
   PartId,
+  SeatKind,
   StepSpec,
 } from '../connection-map/index.js';
 
@@ -76,6 +77,8 @@ export interface Operation extends StepSpec {
   readonly photo?: boolean;
   /** The step whose photos are shown: the mark it goes by. */
   readonly recalls?: OperationId;
+  /** The seat that is measured at it. */
+  readonly measures?: SeatKind;
   /** Only once the engine has run. */
   readonly needsRunning?: boolean;
   /** What hands are at during it: nobody moves that meanwhile. */

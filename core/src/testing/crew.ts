@@ -1,10 +1,14 @@
+import { SEAT_WORDS } from '../adjusting/index.js';
 import {
+  adjustmentsOf,
   canApply,
   extend,
   gateOf,
   groundsOf,
+  looksLeft,
   nextUp,
   openItems,
+  type AdjustmentNow,
   type EntryBody,
   type JobState,
   type LedgerEntry,
@@ -41,10 +45,19 @@ export function entriesForNext(state: JobState): readonly EntryBody[] {
   const bodies: EntryBody[] = moveTo ? [{ kind: 'height-set', height: moveTo }] : [];
   if (operation.holdPoint) {
     const { holdPoint, blockers } = gateOf(state, operation.holdPoint);
-    const looks = blockers.some(({ is }) => is === 'ground') ? groundsOf(state) : [];
+    const grounds = blockers.some(({ is }) => is === 'ground') ? groundsOf(state) : [];
+    const looks = blockers.some(({ is }) => is === 'look') ? looksLeft(state) : [];
+    const unset = blockers.some(({ is }) => is === 'adjust') ? adjustmentsOf(state) : [];
     return [
       ...bodies,
-      ...looks.map(({ connection }) => ({ kind: 'ground-checked' as const, connection: connection.id, good: true })),
+      ...looks.map(({ connection, left, bad }) => ({
+        kind: 'joint-looked-at' as const,
+        connection: connection.id,
+        looks: [...left, ...bad],
+        good: true,
+      })),
+      ...unset.filter(({ closed, done }) => closed && !done).map(setAsWanted),
+      ...grounds.map(({ connection }) => ({ kind: 'ground-checked' as const, connection: connection.id, good: true })),
       { kind: 'hold-point-signed', holdPoint: holdPoint.id, confirmed: holdPoint.confirmations.map(({ id }) => id) },
     ];
   }
@@ -57,7 +70,26 @@ export function entriesForNext(state: JobState): readonly EntryBody[] {
       read: { value: torqueFromNm(targetNm, 'lbf·ft'), unit: 'lbf·ft' },
     });
   }
+  if (operation.measures) {
+    const { places } = SEAT_WORDS[operation.measures];
+    const readingsMm = Array.from({ length: places }, () => SEAT_MM);
+    bodies.push({ kind: 'seat-measured', operation: operation.id, readingsMm, figureMm: SEAT_MM });
+  }
   return [...bodies, { kind: 'operation-done', operation: operation.id }];
+}
+
+const SEAT_MM = 22;
+
+/** A joint set at the first try: every gear in, its play in the middle of what is wanted, its belt plucked. */
+function setAsWanted({ connection, spec, from = 0, to = 0 }: AdjustmentNow): EntryBody {
+  return {
+    kind: 'adjustment-tried',
+    connection: connection.id,
+    halfTurns: 0,
+    ...(spec.what === 'gears' ? { went: spec.gears ?? [] } : {}),
+    ...(spec.what === 'free-play' ? { readingMm: (from + to) / 2 } : {}),
+    ...(spec.what === 'tension' ? { belt: { by: 'frequency', spanMm: 300, gramsPerM: 90, hz: 60 } } : {}),
+  };
 }
 
 /** Works a job on until `until` says stop, starting the engine when it is time, and returns every entry written. */

@@ -61,6 +61,7 @@ export const transferBox: Piece = {
         set: { count: 1, what: 'split pin and washer', singleUse: true },
         tip: 'Into high range first. Count the threads of the rod.',
         back: 'New split pin. Try high, low and neutral.',
+        adjust: { what: 'gears', gears: ['high', 'neutral', 'low'], inLine: true, at: 'at the lever' },
       },
     ),
     driveline.bolted('transfer-lever-base', 'the transfer lever base', ['transfer-lever', 'body'], inside, [4, 8, 15], {
@@ -105,6 +106,7 @@ export const transferBox: Piece = {
         when: { fuel: ['carburettor', 'diesel-mechanical'] },
         tools: ['pliers'],
         set: { count: 1, what: 'knurled nut M18' },
+        handTight: 'By fingers, as far as they go.',
       },
     ),
     loomPlug('transfer-switch', 'the four-wheel-drive lamp switch', 'transfer-box', below),
@@ -119,6 +121,7 @@ export const transferOil: Circuit = {
   grade: 'by the maker’s number, 75W-90 as a rule',
   capacityL: 1.9,
   drainsL: 1.7,
+  level: { by: 'overflow' },
   drain: {
     ...doing('Drain the transfer box oil', below, [5, 8, 15], { tools: ['drain tray', '24 mm socket'] }),
     needs: [],

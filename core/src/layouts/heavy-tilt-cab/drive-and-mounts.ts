@@ -67,6 +67,7 @@ export const driveAndMounts: Piece = {
         set: { count: 1, what: 'M8×1.25 × 40 pinch bolt, 13 mm' },
         tip: 'Paint across the joint; it decides where the gears are.',
         nm: 25,
+        adjust: { what: 'gears', gears: ['low', 'high', 'crawler', 'R'], at: 'cab down, engine off' },
       },
     ),
     driveline.linkage('shift-tube-cab', 'the shift tube at the cab', ['shift-tube', 'cab'], below, [2, 4, 8]),

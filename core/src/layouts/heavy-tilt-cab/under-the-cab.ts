@@ -282,6 +282,7 @@ export const underTheCab: Piece = {
       grade: 'the maker’s own; kinds are never mixed',
       capacityL: 4.2,
       drainsL: 3,
+      level: { by: 'marks' },
       drain: {
         ...doing('Draw the steering oil out of its bottle', top, [3, 6, 12], { tools: ['syringe', 'drain tray'] }),
         needs: ['cab-tilted'],

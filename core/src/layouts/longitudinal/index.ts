@@ -99,7 +99,12 @@ export const longitudinalAutomatic: Template = {
       circuits: [
         coolant({ capacityL: 9.6, drainsL: 6.8 }),
         engineOil({ capacityL: 7.2, drainsL: 6.6 }),
-        gearboxOil({ capacityL: 8.4, drainsL: 4.2 }, 'ATF by the maker’s number, no other'),
+        gearboxOil({ capacityL: 8.4, drainsL: 4.2 }, 'ATF by the maker’s number, no other', {
+          by: 'stick',
+          fromC: 70,
+          toC: 85,
+          marksL: 0.4,
+        }),
       ],
     },
   ],

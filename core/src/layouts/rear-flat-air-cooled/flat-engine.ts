@@ -152,6 +152,8 @@ export const flatEngine: Piece = {
         tools: ['pliers'],
         set: { count: 1, what: 'wing nut M7' },
         tip: 'Count the turns of the wing nut.',
+        handTight: 'By fingers, to the counted turns.',
+        adjust: { what: 'free-play', from: 10, to: 20, at: 'at the pedal' },
       },
     ),
     driveline.clip(
@@ -189,6 +191,7 @@ export const flatEngine: Piece = {
         set: { count: 1, what: 'locking screw with wire', singleUse: true },
         tip: 'Under the cover behind the rear seat. Into second first.',
         back: 'New locking wire. Try every gear.',
+        adjust: { what: 'gears', gears: ['1', '2', '3', '4', 'R'], at: 'engine off' },
       },
     ),
     driveline.clip('shift-rod-guide', 'the shift rod guide', ['shift-rod', 'body'], inside, [4, 8, 15]),
@@ -352,6 +355,8 @@ export const flatEngine: Piece = {
       grade: 'by the maker’s approval; single or multigrade for air cooling',
       capacityL: 3.5,
       drainsL: 2.9,
+      fillsLater: [{ what: 'cooler and lines', litres: 0.4 }],
+      level: { by: 'stick', marksL: 1 },
       when: { oilCooler: ['yes'] },
       drain: {
         ...doing('Drain the engine oil', below, [6, 10, 20], {

@@ -157,6 +157,7 @@ export const airPath: Piece = {
         set: { count: 1, what: 'cable clip and adjuster nut' },
         tip: 'Mark the adjuster before it moves.',
         back: 'Full pedal gives full opening, and it springs back by itself.',
+        adjust: { what: 'free-play', from: 1, to: 3, at: 'in the cable, foot off' },
       }),
     ),
     air.clip(

@@ -35,13 +35,14 @@ function whileParted(suffix: string, at: Where, where: CheckScope): NonNullable<
       own('clutch-on'),
       'bench',
       doing('Set the disc by its side mark, centre it, and draw the cover down crosswise, 25 N·m', at, [8, 15, 30], {
-        tools: ['centring tool', '13 mm ratchet', 'torque wrench', 'flywheel holder'],
+        tools: ['centring tool', '13 mm ratchet', 'torque wrench', 'flywheel holder', 'depth rule'],
         tip: 'Degreased face, dry splines but for a smear. A turn at a time. Nobody sees a reversed disc afterwards.',
       }),
       {
         when: WITH_PEDAL,
         why: 'Off centre, the shaft does not go in.',
         where: scope,
+        measures: 'clutch-fingers',
         recalls: own('clutch-off'),
         after: [{ chore: own('clutch-off') }, { connection: 'flywheel-bolts' }, ...behindClutch],
         before: joined,
@@ -156,6 +157,7 @@ export const converterWork: Piece = {
       }),
       {
         why: 'Half seated, it breaks the pump when the housing is drawn up.',
+        measures: 'converter-depth',
         where: { touches: PARTED },
         after: [],
         before: joined,

@@ -40,6 +40,7 @@ export const coolant = (litres: Litres): Circuit => ({
   fluid: 'coolant',
   grade: 'the maker’s kind, mixed half and half: down to −37 °C',
   ...litres,
+  level: { by: 'marks', fromC: 0, toC: 35 },
   drain: {
     ...doing('Drain the coolant', below, byTheLitre([6, 12, 20], litres.drainsL), {
       tools: ['drain tray', 'pliers'],
@@ -180,6 +181,12 @@ export const heaterHoses: Piece = {
   ],
 };
 
+/** What filter, cooler and the room between the marks usually are of what an engine holds. */
+const FILTER_SHARE = 0.08;
+const COOLER_SHARE = 0.07;
+const MARKS_SHARE = 0.2;
+const tenths = (litres: number) => Math.round(litres * 10) / 10;
+
 /** Engine oil, drained at the sump. */
 export const engineOil = (litres: Litres, grade = 'by the maker’s approval, multigrade 5W-30 as a rule'): Circuit => ({
   id: 'engine-oil',
@@ -187,6 +194,11 @@ export const engineOil = (litres: Litres, grade = 'by the maker’s approval, mu
   fluid: 'oil',
   grade,
   ...litres,
+  fillsLater: [
+    { what: 'the new filter', litres: tenths(litres.capacityL * FILTER_SHARE) },
+    { what: 'cooler and lines', litres: tenths(litres.capacityL * COOLER_SHARE), opened: 'oil-cooler-lines' },
+  ],
+  level: { by: 'stick', marksL: tenths(litres.capacityL * MARKS_SHARE) },
   drain: {
     ...doing('Drain the engine oil', below, byTheLitre([6, 10, 20], litres.drainsL), {
       tools: ['drain tray', '17 mm spanner'],

@@ -1,5 +1,5 @@
 import { after, behind, below, connectionsOf, doing, inside, nose, part, top } from '../author.js';
-import type { Circuit } from '../../connection-map/index.js';
+import type { Circuit, LevelSpec } from '../../connection-map/index.js';
 import type { Piece } from '../template.js';
 import { aboveTray, loomPlug } from './battery-and-loom.js';
 import type { Litres } from './cooling.js';
@@ -8,12 +8,17 @@ const driveline = connectionsOf('driveline');
 const cooling = connectionsOf('cooling');
 
 /** Gearbox oil, drained at its plug and pumped in from below. */
-export const gearboxOil = (litres: Litres, grade = 'gear oil by the maker’s number, 75W-80 as a rule'): Circuit => ({
+export const gearboxOil = (
+  litres: Litres,
+  grade = 'gear oil by the maker’s number, 75W-80 as a rule',
+  level: LevelSpec = { by: 'overflow' },
+): Circuit => ({
   id: 'gearbox-oil',
   name: 'Gearbox oil',
   fluid: 'gearbox oil',
   grade,
   ...litres,
+  level,
   drain: {
     ...doing('Drain the gearbox oil', below, [6, 10, 18], {
       tools: ['drain tray', '8 mm hex'],
@@ -78,6 +83,8 @@ export const manualGearbox: Piece = {
       access: [after('bell-housing', 'It is behind the bell housing.')],
       nm: 60,
       deg: 60,
+      thread: 'threadlocker',
+      eachRead: true,
     }),
     driveline.bolted(
       'clutch-cylinder-bolts',
@@ -106,6 +113,7 @@ export const manualGearbox: Piece = {
         tools: ['pliers'],
         tip: 'Slack off the adjuster first; count its threads.',
         back: 'To the counted threads, then set the free play.',
+        adjust: { what: 'free-play', from: 15, to: 25, at: 'at the pedal' },
       },
     ),
     driveline.clip('clutch-cable-clips', 'the clutch cable clips', ['clutch-cable', 'body'], top, [1, 2, 4]),
@@ -151,6 +159,8 @@ export const automaticGearbox: Piece = {
       access: [behind('window-cover', 'Each bolt is reached through the window, one after the other.')],
       tip: 'One turns the crank by hand, forwards only, and brings each bolt to the window. Paint plate and converter.',
       nm: 42,
+      thread: 'threadlocker',
+      eachRead: true,
       back: 'Paint marks together; all six started before any is pulled down.',
     }),
     driveline.shaft(
@@ -170,6 +180,8 @@ export const automaticGearbox: Piece = {
       access: [after('bell-housing', 'It is behind the bell housing.')],
       nm: 60,
       deg: 45,
+      thread: 'threadlocker',
+      eachRead: true,
     }),
     cooling.pipe(
       'gearbox-cooler-pipes',
@@ -234,6 +246,7 @@ export const automaticGearbox: Piece = {
         set: { count: 1, what: 'spring clip and wave washer', note: 'in this order: wave, flat, clip' },
         tip: 'Lever in park first. Count the threads on the adjuster.',
         back: 'Half turns on the adjuster; try every gear.',
+        adjust: { what: 'gears', gears: ['P', 'R', 'N', 'D'], inLine: true, at: 'at the lever' },
       },
     ),
     driveline.bolted('selector-base', 'the gear selector base', ['selector', 'body'], inside, [6, 10, 20], {
@@ -263,6 +276,7 @@ export const leverOnTop: Piece = {
       set: { count: 1, what: 'roll pin 6 × 30', note: 'reachable only with the lever in reverse', singleUse: true },
       tip: 'Into reverse first: only there does the pin show.',
       back: 'New pin. Try every gear.',
+      adjust: { what: 'gears', gears: ['1', '2', '3', '4', '5', 'R'], at: 'engine off' },
     }),
     driveline.clip('lever-seat', 'the gear lever seat', ['gear-lever', 'body'], inside, [1, 2, 5]),
   ],
@@ -284,6 +298,7 @@ export const gearCables: Piece = {
         set: { count: 1, what: 'ball end and clip' },
         tip: 'Mark the adjuster. Lever off the ball, never by the cable.',
         back: 'Lever in neutral while the adjuster is locked. Try every gear.',
+        adjust: { what: 'gears', gears: ['1', '2', '3', '4', '5', 'R'], inLine: true, at: 'across the gate' },
       },
     ),
     driveline.linkage(
@@ -296,6 +311,7 @@ export const gearCables: Piece = {
         tools: ['trim fork'],
         access: [behind('airbox', 'The air filter box stands over it.')],
         set: { count: 1, what: 'ball end and clip' },
+        adjust: { what: 'gears', gears: ['1', '2', '3', '4', '5', 'R'], at: 'fore and aft' },
       },
     ),
     driveline.clip(

@@ -91,6 +91,7 @@ export const highVoltage: Piece = {
       grade: 'the maker’s own for the inverter, not mixed with the engine’s',
       capacityL: 2.4,
       drainsL: 1.6,
+      level: { by: 'marks' },
       when: hybrid,
       drain: {
         ...doing('Drain the inverter coolant', top, [4, 8, 15], { tools: ['drain tray', 'hose clip pliers'] }),

@@ -111,6 +111,7 @@ export const petrol: Piece = {
       tools: ['8 mm spanner', 'small screwdriver'],
       set: { count: 1, what: 'pinch screw M5' },
       back: 'Choke knob in, then a hair of slack.',
+      adjust: { what: 'free-play', from: 0.5, to: 2, at: 'in the cable, knob in' },
     }),
     loomPlug('idle-valve', 'the idle cut-off valve', 'carburettor', top),
     loomPlug('single-injector-plug', 'the injector unit plug', 'single-injector', top),

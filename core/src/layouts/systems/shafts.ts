@@ -162,6 +162,7 @@ function oneSide(side: 'left' | 'right', wheel: Where): Piece {
         torqueHeight: 'ground',
         tip: 'Cracked loose on the ground, out in the air.',
         nm: 110,
+        again: true,
         back: 'Started by fingers, crosswise, final figure on the ground.',
       }),
       driveline.bolted(`${hub}-nut`, `the ${side} hub nut`, [shaft, hub], onGround(wheel), [3, 6, 20], {

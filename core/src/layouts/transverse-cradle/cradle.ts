@@ -198,6 +198,7 @@ export const cradle: Piece = {
       grade: 'the maker’s own; kinds are never mixed',
       capacityL: 1,
       drainsL: 0.7,
+      level: { by: 'marks' },
       when: HYDRAULIC,
       drain: {
         title: 'Draw the steering oil out of its bottle',

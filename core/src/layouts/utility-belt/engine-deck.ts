@@ -73,6 +73,7 @@ export const engineDeck: Piece = {
         ],
         tip: 'Mark its direction. Turn the pulley by hand, mind your fingers.',
         back: 'By its mark. A thumb’s width of play.',
+        adjust: { what: 'tension', at: 'in the longest free span' },
       },
     ),
     driveline.strap('drive-belt-idler', 'the tensioner from the belt', ['drive-vbelt', 'idler'], top, [1, 2, 5], {

@@ -29,7 +29,12 @@ import { keepingChosen } from './fasteners/keeping-chosen.js';
 import { patternDrawn } from './fasteners/pattern-drawn.js';
 import { setDescribed } from './fasteners/set-described.js';
 import { tagged } from './fasteners/tagged.js';
+import { adjustmentTried } from './adjusting/adjustment-tried.js';
+import { jointLookedAt } from './adjusting/joint-looked-at.js';
+import { seatMeasured } from './adjusting/seat-measured.js';
+import { fillPlanned } from './fluids/fill-planned.js';
 import { fluidMeasured } from './fluids/fluid-measured.js';
+import { levelSet } from './fluids/level-set.js';
 import { movesTaken } from './lift/moves-taken.js';
 import { loadRead } from './lift/load-read.js';
 import { machineMeasured } from './lift/machine-measured.js';
@@ -81,7 +86,12 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'torque-read': torqueRead,
   'bolts-tightened': boltsTightened,
   'torque-accepted': torqueAccepted,
+  'joint-looked-at': jointLookedAt,
+  'adjustment-tried': adjustmentTried,
+  'seat-measured': seatMeasured,
   'fluid-measured': fluidMeasured,
+  'fill-planned': fillPlanned,
+  'level-set': levelSet,
   'machine-measured': machineMeasured,
   'moves-taken': movesTaken,
   'load-read': loadRead,

@@ -1,5 +1,7 @@
+import { SEAT_WORDS } from '../../../adjusting/index.js';
 import type { ConnectionId } from '../../../connection-map/index.js';
 import { stageWords } from '../../../torque/index.js';
+import { heldTo } from '../../counting.js';
 import { boltNumbers, jointNow } from '../../joint.js';
 import type { Operation, OperationId } from '../../../teardown/index.js';
 import { heightNeeded, isSettled } from '../../reading.js';
@@ -30,7 +32,12 @@ export const operationDone: EntryRules<OperationDone> = {
 function mayBeDone(state: JobState, operation: Operation): readonly Refusal[] {
   if (operation.kind === 'hold-point') return refuse('gate', 'A hold point is signed, not ticked off.');
   if (isSettled(state, operation)) return refuse('twice', `“${operation.title}” is finished already.`);
-  return [...waitsFor(state, operation), ...standsWrong(state, operation), ...notTorqued(state, operation)];
+  return [
+    ...waitsFor(state, operation),
+    ...standsWrong(state, operation),
+    ...notTorqued(state, operation),
+    ...notMeasured(state, operation),
+  ];
 }
 
 function standsWrong(state: JobState, operation: Operation): readonly Refusal[] {
@@ -52,6 +59,17 @@ function notTorqued(state: JobState, { kind, connection }: Operation): readonly 
   return last.verdict !== 'within' && last.accepted === undefined
     ? refuse('torque', 'The last reading missed its target. Do it again, or accept it with a reason.')
     : NOTHING;
+}
+
+/** From the fifth edition of the rules on a seat is measured while it can be. */
+function notMeasured(state: JobState, { id, measures }: Operation): readonly Refusal[] {
+  if (!measures || !heldTo(state, 5)) return NOTHING;
+  const seat = state.seats.get(id);
+  const { name } = SEAT_WORDS[measures];
+  if (!seat) return refuse('order', `Measure it first: ${name.toLowerCase()}. Afterwards nobody gets there.`);
+  return seat.good || seat.accepted !== undefined
+    ? NOTHING
+    : refuse('order', `${name}: ${seat.words} Measure again, or accept it with a reason.`);
 }
 
 /** A joint that was begun bolt by bolt is done when every bolt of it is. */
