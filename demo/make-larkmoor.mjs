@@ -574,6 +574,7 @@ function tug() {
   crew.write('Tobias', 12, { kind: 'splice-done', splice: 'H1.2-E1.2' }, { kind: 'splice-done', splice: 'H1.5-E2.4' });
   const left = spliceList(HOST_PINS, ENGINE_PINS).filter(({ id }) => !crew.state.splices.has(id));
   crew.write('Ruth', 3, { kind: 'splices-planned', steps: spliceSteps(left) });
+  crew.write('Tobias', 2, { kind: 'fill-planned', circuit: 'engine-oil', cansL: [1, 5], priming: 'gallery' });
   return crew;
 }
 
@@ -667,11 +668,15 @@ function pickup() {
     reason: 'Faced by 0.3 mm',
   });
   crew.write('Kamal', 3, place('engine', { place: 'old-unit', where: 'pallet by the gate', number: '20-4417' }));
-  crew.workUntil((state) => nextUp(state)?.operation.id === 'torque:flywheel-bolts');
-  const { order, stages } = jointNow(crew.state, 'flywheel-bolts');
+  crew.workUntil((state) => nextUp(state)?.operation.id === 'torque:bell-housing', {
+    'do:clutch-on': {
+      seat: [{ kind: 'seat-measured', operation: 'do:clutch-on', readingsMm: [36.4, 36.1, 36.3], figureMm: 36 }],
+    },
+  });
+  const { order, stages } = jointNow(crew.state, 'bell-housing');
   const tight = (stage, bolts) => ({
     kind: 'bolts-tightened',
-    connection: 'flywheel-bolts',
+    connection: 'bell-housing',
     stage,
     bolts,
     read: { value: Number(stages[stage].nm.toFixed(1)), unit: 'N·m' },
@@ -724,6 +729,14 @@ function loader() {
   });
   crew.comeBackOn('2026-11-19');
   crew.write('Kamal', 5, { kind: 'part-arrived', need: idFrom('loader seal') });
+  // The yard is at minus twenty in February; the mix is worked out before anything is poured.
+  crew.write('Kamal', 4, {
+    kind: 'fill-planned',
+    circuit: 'coolant',
+    freezingC: -30,
+    shareInside: 0.33,
+    cansL: [1, 5],
+  });
   crew.workUntil((state) => isDone(state, 'torque:deck-front'));
   crew.write(
     'Ines',

@@ -28,8 +28,11 @@ export function either<Union extends object>(
   isOne: (given: AnyFieldOf<Union>) => boolean,
   words: string,
 ): Schema<Union> {
-  const wide: Schema<object> = record<AnyFieldOf<Union>>(fields).test('one-of', words, (given) =>
-    isOne(given as AnyFieldOf<Union>),
+  // Where it may be left out, nothing given is one of them.
+  const wide: Schema<object> = record<AnyFieldOf<Union>>(fields).test(
+    'one-of',
+    words,
+    (given: object | undefined) => given === undefined || isOne(given as AnyFieldOf<Union>),
   );
   return wide as Schema<Union>;
 }

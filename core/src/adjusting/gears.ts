@@ -65,7 +65,9 @@ export function gearsFit(gears: readonly string[], tries: readonly GearTry[], in
     worlds.reduce((sum, { centre, width, weight }) => (Math.abs(halfTurns - centre) <= width ? sum + weight : sum), 0) /
     total;
   const places = Array.from({ length: 2 * FURTHEST + 1 }, (_, index) => index - FURTHEST);
-  const chances = places.map((place) => ({ place, chance: chanceAt(place) }));
+  // Where a gear stayed out nobody tries again, whatever the odds.
+  const failed = new Set(tries.filter(({ not }) => not.length > 0).map(({ halfTurns }) => halfTurns));
+  const chances = places.filter((place) => !failed.has(place)).map((place) => ({ place, chance: chanceAt(place) }));
   const here = last?.halfTurns ?? 0;
   const goTo = chances.reduce((one, other) =>
     other.chance > one.chance + 1e-9 ||

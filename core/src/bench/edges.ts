@@ -21,6 +21,9 @@ import {
 } from '../teardown/index.js';
 import type { BenchRequirements } from './required.js';
 
+/** Why what is done at the bench comes before the powerpack goes back in. */
+export const AT_THE_BENCH_WORDS = 'At the bench now, or in the bay with half the room.';
+
 const sequence = (words: string): Reason => ({ kind: 'sequence', words });
 const turned = (words: string): Reason => ({
   kind: 'access',
@@ -347,6 +350,6 @@ export function lastBeforeLowering(operations: readonly Operation[]): readonly P
   return operations.map(({ id }) => ({
     before: id,
     after: operationId.hold('pre-lower'),
-    reason: { kind: 'sequence', words: 'At the bench now, or in the bay with half the room.' },
+    reason: { kind: 'sequence', words: AT_THE_BENCH_WORDS },
   }));
 }

@@ -7,3 +7,4 @@ export { FATES, isReplaced, NOTHING_DECIDED, type BenchDecisions, type Fate, typ
 export { benchOf, benchSteps, openedInAll, type Bench } from './derive.js';
 export { outerPartsOf, unitsOf } from './units.js';
 export { benchRequired, renewalsOf, type BenchRequirements, type Pair } from './required.js';
+export { AT_THE_BENCH_WORDS } from './edges.js';

@@ -1,6 +1,7 @@
-import type { Circuit } from '../connection-map/index.js';
+import type { Circuit, ConnectionId } from '../connection-map/index.js';
 import type { Operation } from '../teardown/index.js';
 import { keptWhere, setCountOf, setsOf } from './counting.js';
+import { circuitNow } from './fluids-now.js';
 import { KEEPING_WORDS } from './entries/fasteners/keeping-chosen.js';
 import { fastenerCount, nextBag, nextTag, wantsTag } from './numbers.js';
 import type { JobState } from './state.js';
@@ -48,17 +49,37 @@ export function tagAt(state: JobState, { kind, phase, connection: id }: Operatio
   return phase === 'strip' || kind === 'disconnect' ? { number: nextTag(state), fresh: true } : undefined;
 }
 
-/** A fluid that is measured at a step, and how much of it ran out. */
+/** A fluid that is measured at a step. */
 export interface FluidAtStep {
   readonly circuit: Circuit;
   readonly direction: 'out' | 'in';
+  /** How much of it ran out before. */
   readonly ranOut?: number;
+  /** The joint it runs out at, where that is opened and not the drain. */
+  readonly joint?: ConnectionId;
+  /** What must still be inside, in litres. */
+  readonly insideL: number;
 }
 
-/** The fluid measured at `operation`, or undefined where none is. */
-export function fluidAt(state: JobState, { kind, circuit: id }: Operation): FluidAtStep | undefined {
-  const circuit = state.work.plan.map.circuits.find((one) => one.id === id);
-  if (!circuit) return undefined;
-  const ranOut = state.litres.get(circuit.id)?.out;
-  return { circuit, direction: kind === 'drain' ? 'out' : 'in', ...(ranOut === undefined ? {} : { ranOut }) };
+/** Less than this left inside is a drip, in litres. */
+const A_DRIP_L = 0.2;
+
+/**
+ * The fluid measured at `operation`, or undefined where none is: where a circuit is drained or filled, and where the lowest of
+ * its joints is opened and some is still inside.
+ */
+export function fluidAt(state: JobState, { kind, circuit: id, connection }: Operation): FluidAtStep | undefined {
+  const opening = kind === 'disconnect' && connection !== undefined;
+  const now = circuitNow(state, id ?? (opening ? state.work.connections.get(connection)?.circuit : undefined) ?? '');
+  if (!now) return undefined;
+  const { circuit, caughtL, insideL, drained, comesOutAt } = now;
+  const runsOut = drained && insideL >= A_DRIP_L && comesOutAt[0]?.id === connection;
+  if (opening && !runsOut) return undefined;
+  return {
+    circuit,
+    direction: opening || kind === 'drain' ? 'out' : 'in',
+    ...(caughtL === undefined ? {} : { ranOut: caughtL }),
+    ...(opening ? { joint: connection } : {}),
+    insideL,
+  };
 }

@@ -19,6 +19,7 @@ export { KEEPING_WORDS, KEEPINGS, type Keeping } from './entries/fasteners/keepi
 export { LAGGING, type Lagging, type LoadReading } from './entries/lift/load-read.js';
 export { adjustmentNow, adjustmentsOf, type AdjustmentNow, type AdjustmentTry } from './adjustments.js';
 export { looksLeft, type LooksLeft } from './looks-left.js';
+export { looseGroups, type GroupJoint, type LooseGroup } from './loose-groups.js';
 export type { Seat } from './entries/adjusting/seat-measured.js';
 export {
   cansToBuy,
@@ -114,6 +115,7 @@ export { STOP_WORDS, STOPS, type Stop } from './stops.js';
 export { lastEntriesOf } from './last-entries.js';
 export { LONGEST_STRETCH_MIN, minutesByOperation, minutesByStop } from './phase-time.js';
 export {
+  allLifted,
   carrying,
   conditionsInForce,
   hasRun,

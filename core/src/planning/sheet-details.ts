@@ -1,7 +1,9 @@
-import type { Circuit, Connection, FastenerSet } from '../connection-map/index.js';
+import { LOOK_WORDS, looksAtClosing, SEAT_WORDS } from '../adjusting/index.js';
+import type { AdjustmentSpec, Circuit, Connection, FastenerSet } from '../connection-map/index.js';
 import { pagesFor } from '../literature/index.js';
 import { setsOf, type JobState } from '../ledger/index.js';
 import type { Operation } from '../teardown/index.js';
+import { THREAD_STATE_WORDS } from '../torque/index.js';
 
 /** What hands need to know at a step besides its title, each in words of its own. */
 export interface StepDetails {
@@ -21,6 +23,7 @@ export function detailsOf(state: JobState, operation: Operation): StepDetails {
     figures: [
       ...(connection ? ofJoint(operation, connection, setsOf(state, connection.id)) : []),
       ...(circuit ? [ofFluid(operation, circuit)] : []),
+      ...(operation.measures ? [`measure: ${SEAT_WORDS[operation.measures].name.toLowerCase()}`] : []),
       ...pagesFor(state, operation).map(
         ({ title, page, words }) => `see “${title}”, page ${page}${words === undefined ? '' : `: ${words}`}`,
       ),
@@ -29,17 +32,23 @@ export function detailsOf(state: JobState, operation: Operation): StepDetails {
   };
 }
 
-function ofJoint({ kind }: Operation, { refit }: Connection, sets: readonly FastenerSet[]): readonly string[] {
+function ofJoint({ kind }: Operation, connection: Connection, sets: readonly FastenerSet[]): readonly string[] {
+  const { refit } = connection;
   if (kind === 'torque') {
-    const { targetNm, angleDeg, looseUntilAllIn } = refit.torque ?? {};
+    const { targetNm, angleDeg, looseUntilAllIn, thread, eachRead, again } = refit.torque ?? {};
     const count = sets.reduce((sum, set) => sum + set.count, 0);
     return [
       `${count > 1 ? `${count} × ` : ''}${targetNm ?? ''} N·m${angleDeg === undefined ? '' : `, then ${angleDeg}°`}`,
+      ...(thread === undefined ? [] : [THREAD_STATE_WORDS[thread].toLowerCase()]),
+      ...(eachRead ? ['each bolt read by itself'] : []),
       ...(looseUntilAllIn === undefined ? [] : [`once all of the ${looseUntilAllIn} is in`]),
+      ...(again ? ['once more after the first heat cycle'] : []),
     ];
   }
   const fresh = kind === 'disconnect' || kind === 'make-safe' ? 'new ones on the way back' : 'new';
-  return sets.map(({ count, what, note, singleUse, washers = [] }) =>
+  const closing = kind === 'connect';
+  const looks = closing ? looksAtClosing(connection).map(({ look }) => LOOK_WORDS[look].asked) : [];
+  const fasteners = sets.map(({ count, what, note, singleUse, washers = [] }) =>
     [
       `${count} × ${what}`,
       ...(note === undefined ? [] : [note]),
@@ -47,6 +56,19 @@ function ofJoint({ kind }: Operation, { refit }: Connection, sets: readonly Fast
       ...(singleUse ? [fresh] : []),
     ].join('; '),
   );
+  return [
+    ...fasteners,
+    ...(closing && refit.handTight !== undefined ? [`hand tight: ${refit.handTight.toLowerCase()}`] : []),
+    ...(looks.length > 0 ? [`look: ${looks.join('; ').toLowerCase()}`] : []),
+    ...(closing && refit.adjust ? [ofAdjustment(refit.adjust)] : []),
+  ];
+}
+
+function ofAdjustment({ what, gears = [], from, to, at }: AdjustmentSpec): string {
+  const where = at === undefined ? '' : `, ${at}`;
+  if (what === 'gears') return `try ${gears.join(', ')}${where}`;
+  if (from === undefined || to === undefined) return `its tension by the maker’s figure${where}`;
+  return `${from} to ${to} mm of play${where}`;
 }
 
 function ofFluid({ kind }: Operation, { fluid, grade, drainsL, capacityL }: Circuit): string {

@@ -43,3 +43,8 @@ export function sentence(words: string): string {
 export function several(count: number, one: string, many = `${one}s`): string {
   return `${count} ${count === 1 ? one : many}`;
 }
+
+/** Litres as they are poured: `2.8 l`; under a tenth of one, none. */
+export function litres(amountL: number): string {
+  return `${(Math.round(amountL * 10) / 10).toFixed(1).replace(/\.0$/, '')} l`;
+}

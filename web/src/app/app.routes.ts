@@ -98,6 +98,26 @@ export const routes: Routes = [
       },
       { path: 'refit', title: 'Refit', loadComponent: () => import('./pages/refit/refit').then((m) => m.Refit) },
       {
+        path: 'refit/first-in',
+        title: 'In first',
+        loadComponent: () => import('./pages/refit/first-in').then((m) => m.FirstInBoard),
+      },
+      {
+        path: 'refit/together',
+        title: 'Loose until in',
+        loadComponent: () => import('./pages/refit/together').then((m) => m.Together),
+      },
+      {
+        path: 'refit/set',
+        title: 'Set and try',
+        loadComponent: () => import('./pages/refit/set-and-try').then((m) => m.SetAndTry),
+      },
+      {
+        path: 'refit/fluids',
+        title: 'Fluids',
+        loadComponent: () => import('./pages/refit/fluids').then((m) => m.Fluids),
+      },
+      {
         path: 'refit/wrenches',
         title: 'Torque wrenches',
         loadComponent: () => import('./pages/refit/wrenches').then((m) => m.Wrenches),

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatExpansionModule } from '@angular/material/expansion';
+import { RouterLink } from '@angular/router';
 import type { HoldPointId } from '@brisk/core/connection-map';
 import { gateOf, groundsOf, type Blocker, type JobState } from '@brisk/core/ledger';
 import { Person } from '../session/person';
@@ -18,13 +19,15 @@ const GROUPS: readonly { readonly is: Blocker['is']; readonly words: string }[] 
   { is: 'torque', words: 'not at final torque' },
   { is: 'unfilled', words: 'to drain or fill' },
   { is: 'ground', words: 'grounds to look at' },
+  { is: 'look', words: 'joints nobody looked at' },
+  { is: 'adjust', words: 'to be set by trying' },
   { is: 'step', words: 'other steps' },
 ];
 
 /** A gate: what is missing, what a person confirms with their own eyes, and the signature. */
 @Component({
   selector: 'bl-hold-point',
-  imports: [MatButton, MatCheckbox, MatExpansionModule],
+  imports: [MatButton, MatCheckbox, MatExpansionModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './hold-point.html',
   styleUrl: './hold-point.scss',

@@ -13,6 +13,8 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { MatIcon } from '@angular/material/icon';
 import { MatListModule } from '@angular/material/list';
+import { RouterLink } from '@angular/router';
+import { looksAtClosing, type Look } from '@brisk/core/adjusting';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { photosAt } from '@brisk/core/find';
 import {
@@ -47,9 +49,12 @@ import { Scanner } from '../labels/scanner';
 import { PhotoKey } from '../photos/photo-key';
 import { PagesFor } from '../literature/pages-for';
 import { PhotoStrip } from '../photos/photo-strip';
+import { FluidWords } from './fluid-words';
 import { HoldPoint } from './hold-point';
 import { KeepingChoice } from './keeping-choice';
 import { LeftList } from './left-list';
+import { LookTicks } from './look-ticks';
+import { SeatStep } from './seat-step';
 import { StepActions } from './step-actions';
 import { Recorder } from '../session/recorder';
 import { JointActions } from './joint-actions';
@@ -65,10 +70,12 @@ import { WaitClock } from './wait-clock';
   imports: [
     BayHere,
     EntryField,
+    FluidWords,
     HoldPoint,
     HouseWords,
     KeepingChoice,
     LeftList,
+    LookTicks,
     MatButton,
     MatCheckbox,
     MatExpansionModule,
@@ -77,6 +84,8 @@ import { WaitClock } from './wait-clock';
     PhotoKey,
     PagesFor,
     PhotoStrip,
+    RouterLink,
+    SeatStep,
     StepClock,
     Stepper,
     TorqueStep,
@@ -245,6 +254,16 @@ export class StepInHand {
   });
   protected readonly tagBoth = linkedSignal({ source: this.atHand, computation: () => true });
 
+  /** What is looked at where the joint in hand goes together. */
+  protected readonly looks = computed(() => {
+    const connection = this.connection();
+    return this.doing()?.kind === 'connect' && connection ? looksAtClosing(connection) : [];
+  });
+  protected readonly looked = linkedSignal<string, ReadonlySet<Look>>({
+    source: this.atHand,
+    computation: () => new Set(),
+  });
+
   /** The circuit whose fluid is measured at this step. */
   protected readonly circuit = computed(() => {
     const operation = this.doing();
@@ -301,7 +320,8 @@ export class StepInHand {
     await this.joints.countIn(connection);
   }
 
-  protected litresHint({ circuit, direction, ranOut }: FluidAtStep): string {
+  protected litresHint({ circuit, direction, ranOut, joint }: FluidAtStep): string {
+    if (joint !== undefined) return 'what runs out here comes on top';
     return direction === 'out'
       ? `usually ${circuit.drainsL} l`
       : [
@@ -337,6 +357,7 @@ export class StepInHand {
       ...this.countEntry(operation),
       ...this.tagEntry(operation),
       ...this.litresEntry(),
+      ...this.lookEntry(operation),
       { kind: 'operation-done', operation: operation.id },
     );
     if (recorded) this.selection.take(undefined);
@@ -370,9 +391,26 @@ export class StepInHand {
     const circuit = this.circuit();
     const typed = this.litres().trim().replace(',', '.');
     if (!circuit || typed === '') return [];
+    const { direction, joint } = circuit;
     return [
-      { kind: 'fluid-measured', circuit: circuit.circuit.id, direction: circuit.direction, litres: Number(typed) },
+      {
+        kind: 'fluid-measured',
+        circuit: circuit.circuit.id,
+        direction,
+        litres: Number(typed),
+        ...(joint === undefined ? {} : { joint, onTop: true as const }),
+      },
     ];
+  }
+
+  /** Looks that were ticked, and those that go with the key. */
+  private lookEntry({ connection }: Operation): readonly EntryBody[] {
+    const looks = this.looks()
+      .filter(({ look, own }) => !own || this.looked().has(look))
+      .map(({ look }) => look);
+    return looks.length > 0 && connection !== undefined
+      ? [{ kind: 'joint-looked-at', connection, looks, good: true }]
+      : [];
   }
 
   private with(act: (operation: Operation) => void): void {

@@ -13,11 +13,12 @@ import { PlanDraft } from '../../planning/plan-draft';
 import { HoldActions } from '../../working-step/hold-actions';
 import { StepInHand } from '../../working-step/step-in-hand';
 import { BellGap } from './bell-gap';
+import { RefitTabs } from './refit-tabs';
 
 /** The way back: in before lowering, down, by fingers, seated, torqued, connected, filled, battery last. */
 @Component({
   selector: 'bl-refit',
-  imports: [BellGap, MatButton, MatExpansionModule, MatIcon, RouterLink, StepInHand],
+  imports: [BellGap, MatButton, MatExpansionModule, MatIcon, RefitTabs, RouterLink, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './refit.html',
   styleUrl: './refit.scss',

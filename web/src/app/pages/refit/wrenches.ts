@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { optionalDay } from '@brisk/contracts/fields';
@@ -18,6 +17,7 @@ import { Ask } from '../../ui/ask';
 import type { Answers } from '../../ui/asking';
 import { figureQuestions, figuresIn, figureWords, nameQuestion, type Figure } from '../../ui/figures';
 import { KeptItem } from '../../ui/kept-item';
+import { RefitTabs } from './refit-tabs';
 
 const nm = (field: string, label: string): Figure => ({ field, label, unit: 'N·m', most: 10_000 });
 /** What is printed on a wrench, and the handle from the square to the middle of the grip. */
@@ -31,7 +31,7 @@ const ADAPTER_FIGURES: readonly Figure[] = [{ field: 'lengthMm', label: 'Length'
 /** The torque wrenches and adapters of the shop: every setting is reckoned with these. */
 @Component({
   selector: 'bl-wrenches',
-  imports: [KeptItem, MatButton, MatIcon, RouterLink],
+  imports: [KeptItem, MatButton, MatIcon, RefitTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wrenches.html',
   styleUrl: './wrenches.scss',
