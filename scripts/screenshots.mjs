@@ -23,10 +23,8 @@ const job = (title) => jobs.find((one) => one.title.startsWith(title)).id;
 const minibus = job('Minibus');
 const views = {
   yard: '/yard',
-  questions: ['/survey', 'Transverse front', 'Petrol, an injector for each port', 'It breathes by itself', 'By cable'],
   survey: `/jobs/${minibus}/survey`,
   donor: `/jobs/${job('Tug 2')}/survey/donor`,
-  joints: `/jobs/${job('Tug 2')}/survey/joints`,
   plan: `/jobs/${job('Sweeper')}/plan`,
   'ways-out': `/jobs/${job('Sweeper')}/plan/ways`,
   strip: `/jobs/${minibus}/strip?hand=open:downpipe-turbo`,
@@ -39,6 +37,8 @@ const views = {
   parts: `/jobs/${job('Tug 2')}/bench/parts`,
   looked: `/jobs/${job('Pickup')}/bench/looked`,
   refit: `/jobs/${job('Belt loader')}/refit`,
+  'first-in': `/jobs/${job('Pickup')}/refit/first-in`,
+  fluids: `/jobs/${job('Belt loader')}/refit/fluids`,
   'first-start': `/jobs/${job('De-icer')}/first-start`,
   handover: `/jobs/${job('De-icer')}/handover`,
 };

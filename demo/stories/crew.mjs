@@ -172,7 +172,7 @@ export class Crew {
       const circuit = this.state.work.plan.map.circuits.find(({ id }) => id === operation.circuit);
       const direction = operation.kind === 'drain' ? 'out' : 'in';
       const usual = circuit.drainsL * (0.93 + 0.07 * shareFrom(`${this.name} ${operation.circuit}`));
-      const litres = direction === 'out' ? usual : (this.state.litres.get(circuit.id)?.out ?? usual) + 0.2;
+      const litres = direction === 'out' ? usual : (this.state.litres.get(circuit.id)?.out ?? usual);
       bodies.push({
         kind: 'fluid-measured',
         circuit: circuit.id,

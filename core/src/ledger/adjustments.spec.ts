@@ -41,7 +41,9 @@ const tried = (halfTurns: number, went: readonly string[], not: readonly string[
 
 describe('what is looked at as joints go together', () => {
   it('holds the first start until somebody looked, and again where it was not right', () => {
-    expect(words(atTheStart, 'look')).toContain('The fuel feed at the high-pressure pump: It clicked? Pulled hard: it stays?');
+    expect(words(atTheStart, 'look')).toContain(
+      'The fuel feed at the high-pressure pump: It clicked? Pulled hard: it stays?',
+    );
     const pulled = then(atTheStart, {
       kind: 'joint-looked-at',
       connection: 'fuel-feed',

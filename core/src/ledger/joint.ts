@@ -1,6 +1,7 @@
 import type { ConnectionId } from '../connection-map/index.js';
 import { usualPattern, type BoltPattern } from '../fasteners/index.js';
 import {
+  besideTheLast,
   stageWords,
   tighteningOrder,
   tighteningStages,
@@ -37,6 +38,8 @@ export interface JointNow extends Joint {
   readonly faults: ReadonlyMap<number, TorqueVerdict>;
   /** Holes that were touched in a stage although an earlier one is missing. */
   readonly outOfOrder: readonly number[];
+  /** Holes that were touched straight after a neighbour in the stage that is in hand, where there was a choice. */
+  readonly besideLast: readonly number[];
   /** Every bolt went through every stage, and what missed was accepted. */
   readonly final: boolean;
 }
@@ -108,6 +111,11 @@ export function jointNow(state: JobState, connection: ConnectionId): JointNow | 
     missed: joint.order.filter((bolt) => faults.has(bolt)),
     faults,
     outOfOrder: [...outOfOrder],
+    besideLast: besideTheLast(
+      joint.pattern.holes,
+      joint.order,
+      touches.filter((touch) => touch.stage === stageAt && touch.bolts.length === 1).flatMap(({ bolts }) => bolts),
+    ),
     final: stage === undefined && faults.size === 0,
   };
 }

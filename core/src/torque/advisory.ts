@@ -48,6 +48,14 @@ export function stressAreaMm2({ system, diameterMm, pitchMm }: Thread): number {
   return (system === 'inch' ? 0.7854 : Math.PI / 4) * core * core;
 }
 
+/**
+ * The torque that pulls as much as `torqueNm` does on a thread that is `meant`, where it goes together as `is`: torque goes with
+ * the nut factor, T / K = d F. Worked out; a maker’s figure for that thread wins.
+ */
+export function samePullNm(torqueNm: number, meant: ThreadState, is: ThreadState): number {
+  return (torqueNm * NUT_FACTOR[is]) / NUT_FACTOR[meant];
+}
+
 /** A torque worked out from the bolt, where nobody has the maker’s: what it is, and what it does. */
 export interface AdvisoryTorque {
   readonly torqueNm: number;

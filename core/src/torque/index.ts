@@ -15,9 +15,9 @@ export {
   type WrenchRange,
 } from './reading.js';
 export { givenBy, leverRatio, settingFor, TorqueError, type Adapter, type FittedAdapter } from './adapter.js';
-export { advisoryTorque, stressAreaMm2, THREAD_STATE_WORDS, type AdvisoryTorque } from './advisory.js';
+export { advisoryTorque, samePullNm, stressAreaMm2, THREAD_STATE_WORDS, type AdvisoryTorque } from './advisory.js';
 export { boltNm, CALIBRATED_FOR_USES, calibrationDue, judgeStage, type WrenchInHand } from './judge.js';
-export { clockwiseOrder, tighteningOrder, unevennessOf, type PlaceMm } from './order.js';
+export { besideTheLast, clockwiseOrder, tighteningOrder, unevennessOf, type PlaceMm } from './order.js';
 export { FIRST_RACK, wrenchAt, type ShopWrench, type WrenchRack } from './rack.js';
 export { PULLS, simulatedWrench, WRENCH_EVERY_MS, type Pull, type WrenchReading } from './simulated-wrench.js';
 export { stageWords, tighteningStages, type TighteningStage } from './stages.js';

@@ -171,3 +171,33 @@ function offsets(holes: readonly PlaceMm[]): readonly Offset[] {
 function radiusOf(holes: readonly PlaceMm[]): number {
   return Math.max(0, ...offsets(holes).map(({ x, y }) => Math.hypot(x, y)));
 }
+
+/**
+ * Holes that were touched straight after a neighbour, though neither the next in `order` nor without one farther off still
+ * left: so tightened, a joint is drawn to one side. `touched`: holes in the order they were; the neighbours of a hole are the
+ * two nearest to it.
+ */
+export function besideTheLast(
+  holes: readonly PlaceMm[],
+  order: readonly number[],
+  touched: readonly number[],
+): readonly number[] {
+  const neighbours = (hole: number): readonly number[] => {
+    const from = holes[hole];
+    const apart = ({ xMm, yMm }: PlaceMm) => Math.hypot(xMm - (from?.xMm ?? 0), yMm - (from?.yMm ?? 0));
+    return [...holes.entries()]
+      .filter(([other]) => other !== hole)
+      .sort(([, one], [, other]) => apart(one) - apart(other))
+      .slice(0, 2)
+      .map(([other]) => other);
+  };
+  const left = new Set(holes.keys());
+  return touched.filter((hole, at) => {
+    const wanted = order.find((one) => left.has(one));
+    left.delete(hole);
+    const last = touched[at - 1];
+    if (last === undefined || last === hole || hole === wanted) return false;
+    const near = neighbours(last);
+    return near.includes(hole) && [...left].some((other) => !near.includes(other));
+  });
+}

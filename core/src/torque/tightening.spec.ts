@@ -2,10 +2,12 @@ import fc from 'fast-check';
 import { type PATTERN_SHAPES, positionsOf, readFastener } from '../fasteners/index.js';
 import {
   advisoryTorque,
+  besideTheLast,
   boltNm,
   calibrationDue,
   clockwiseOrder,
   judgeStage,
+  samePullNm,
   settingFor,
   stageWords,
   stressAreaMm2,
@@ -217,4 +219,28 @@ describe('judging a stage', () => {
     expect(calibrationDue({ uses: 9_000 }, '2027-03-02T08:00:00.000Z')).toBe(false);
     expect(calibrationDue({ calibratedOn: '2026-03-01' }, '2027-02-28T08:00:00.000Z')).toBe(false);
   });
+});
+
+describe('a bolt straight after its neighbour', () => {
+  const circle = holes('circle', 8, 100, 100);
+  const order = tighteningOrder(circle);
+
+  it('is told where another was left, and not where the order says so', () => {
+    expect(besideTheLast(circle, order, clockwiseOrder(circle))).toEqual([1, 2, 3, 5]);
+    expect(besideTheLast(circle, order, order)).toEqual([]);
+  });
+
+  it('never is what the order of any joint itself says', () => {
+    for (const shape of ['circle', 'bell-housing', 'line'] as const)
+      for (const count of [4, 7, 10]) {
+        const some = holes(shape, count);
+        expect(besideTheLast(some, tighteningOrder(some), tighteningOrder(some))).toEqual([]);
+      }
+  });
+});
+
+it('a thread that goes together otherwise wants another figure for the same pull', () => {
+  expect(samePullNm(50.5, 'dry', 'oiled')).toBeCloseTo(37.9, 1);
+  expect(samePullNm(42, 'threadlocker', 'threadlocker')).toBe(42);
+  expect(samePullNm(samePullNm(42, 'dry', 'paste'), 'paste', 'dry')).toBeCloseTo(42, 9);
 });

@@ -15,7 +15,14 @@ import {
   type LedgerEntry,
 } from '@brisk/core/ledger';
 import { operationId } from '@brisk/core/teardown';
-import { stageWords, THREAD_STATE_WORDS, torqueWindow, wrenchAt, type WrenchInHand } from '@brisk/core/torque';
+import {
+  samePullNm,
+  stageWords,
+  THREAD_STATE_WORDS,
+  torqueWindow,
+  wrenchAt,
+  type WrenchInHand,
+} from '@brisk/core/torque';
 import { torqueFromNm, TORQUE_UNITS, type TorqueUnit } from '@brisk/core/units';
 import { several } from '@brisk/core/words';
 import { Desk } from '../session/desk';
@@ -32,6 +39,9 @@ import { acrossFrom, evennessWords, faultWords, nextAt, settingOn, wrenchTrouble
 
 const SHOWED_WRONG = 'What it showed has to be a number above 0, without its unit.';
 const MOST_SHOWN = 100_000;
+
+/** What a thread is met with most, besides as it is meant. */
+const THREADS_MET = ['dry', 'oiled', 'paste'] as const;
 
 /** A touch of an angle, in degrees. */
 const TURN_DEG = 30;
@@ -88,8 +98,12 @@ export class JointTightening {
     return { targetNm, wantedNm, shown: this.shown(wantedNm), low: this.shown(lowNm), high: this.shown(highNm) };
   });
   protected readonly thread = computed(() => {
-    const thread = this.connection().refit.torque?.thread;
-    return thread === undefined ? undefined : THREAD_STATE_WORDS[thread];
+    const { thread, targetNm = 0 } = this.connection().refit.torque ?? {};
+    if (thread === undefined) return undefined;
+    const others = THREADS_MET.filter((other) => other !== thread).map(
+      (other) => `${THREAD_STATE_WORDS[other]} ${this.shown(samePullNm(targetNm, thread, other))}`,
+    );
+    return { words: THREAD_STATE_WORDS[thread], others: `${others.join(', ')} ${this.unit()}` };
   });
 
   protected readonly wrench = computed((): WrenchInHand | undefined => {

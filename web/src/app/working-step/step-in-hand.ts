@@ -21,6 +21,7 @@ import {
   countingAt,
   fluidAt,
   heldTo,
+  isDone,
   mayBePassedOver,
   nextUp,
   possibleNow,
@@ -35,7 +36,7 @@ import {
   type FluidAtStep,
 } from '@brisk/core/ledger';
 import { RAISING, raisedOnFor } from '@brisk/core/planning';
-import { halfOf, type Operation, type WorkPhase } from '@brisk/core/teardown';
+import { halfOf, operationId, type Operation, type WorkPhase } from '@brisk/core/teardown';
 import { HEIGHT_WORDS, STATION_WORDS, duration, several } from '@brisk/core/words';
 import { EntryField } from '../ui/entry-field';
 import { Desk } from '../session/desk';
@@ -54,6 +55,7 @@ import { HoldPoint } from './hold-point';
 import { KeepingChoice } from './keeping-choice';
 import { LeftList } from './left-list';
 import { LookTicks } from './look-ticks';
+import { Loosening } from './loosening';
 import { SeatStep } from './seat-step';
 import { StepActions } from './step-actions';
 import { Recorder } from '../session/recorder';
@@ -76,6 +78,7 @@ import { WaitClock } from './wait-clock';
     KeepingChoice,
     LeftList,
     LookTicks,
+    Loosening,
     MatButton,
     MatCheckbox,
     MatExpansionModule,
@@ -253,6 +256,16 @@ export class StepInHand {
     computation: () => undefined,
   });
   protected readonly tagBoth = linkedSignal({ source: this.atHand, computation: () => true });
+
+  /** Joints that are torqued once more after a heat cycle, at the step that asks for it. */
+  protected readonly again = computed(() => {
+    const state = this.state();
+    return this.doing()?.id === operationId.check('heat-cycle')
+      ? [...state.work.connections.values()].filter(
+          ({ id, refit }) => refit.torque?.again && isDone(state, operationId.torque(id)),
+        )
+      : [];
+  });
 
   /** What is looked at where the joint in hand goes together. */
   protected readonly looks = computed(() => {

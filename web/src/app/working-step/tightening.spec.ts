@@ -19,6 +19,7 @@ function joint(shape: PatternShape, bolts: number, more: Partial<JointNow> = {})
     missed: [],
     faults: new Map(),
     outOfOrder: [],
+    besideLast: [],
     final: false,
     ...more,
   };
@@ -104,4 +105,12 @@ describe('what is said of a joint', () => {
     );
     expect(evennessWords(joint('line', 3))).toBe('');
   });
+});
+
+it('a bolt straight after its neighbour is told by its number', () => {
+  const now = joint('circle', 8);
+  const [first = 0] = now.order;
+  expect(faultWords(joint('circle', 8, { besideLast: [first] }))).toEqual([
+    'Bolt 1 came straight after a neighbour: it draws to one side. Go by the numbers.',
+  ]);
 });

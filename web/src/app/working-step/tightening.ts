@@ -22,6 +22,19 @@ const FAULTS: Readonly<Record<Exclude<TorqueVerdict, 'within'>, string>> = {
 
 /** What is against the bolts of a joint, one line for each kind, by their numbers. */
 export function faultWords(now: JointNow): readonly string[] {
+  return [...besideWords(now), ...againstWords(now)];
+}
+
+/** Bolts that came straight after their neighbour: said, and left to whoever holds the wrench. */
+function besideWords(now: JointNow): readonly string[] {
+  if (now.besideLast.length === 0) return [];
+  const numbers = boltNumbers(now, now.besideLast).join(', ');
+  return [
+    `${now.besideLast.length === 1 ? 'Bolt' : 'Bolts'} ${numbers} came straight after a neighbour: it draws to one side. Go by the numbers.`,
+  ];
+}
+
+function againstWords(now: JointNow): readonly string[] {
   return Object.entries(FAULTS).flatMap(([verdict, words]) => {
     const bolts = now.missed.filter((bolt) => now.faults.get(bolt) === verdict);
     if (bolts.length === 0) return [];

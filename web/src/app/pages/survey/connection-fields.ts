@@ -15,6 +15,7 @@ import {
 import { readWashers } from '@brisk/core/fasteners';
 import { number, string } from 'yup';
 import { figure, given, text, toolNames } from './fields';
+import { setByTrying, togetherGroup, togetherValues, torqueBesides } from './together-fields';
 
 /** What is told of a connection beside its fields: by ticking, or by a tap on the map. */
 export interface Besides {
@@ -78,6 +79,7 @@ export const connectionFields = () =>
     deg: figure(number().min(0).max(720).nullable().label('Angle'), null),
     back: text(optionalText().label('On the way back')),
     beforeLowering: text(optionalText().label('Before the powerpack goes down')),
+    together: togetherGroup(),
     sets: new FormArray<ReturnType<typeof fastenerGroup>>([]),
   });
 export type ConnectionFields = ReturnType<typeof connectionFields>;
@@ -118,12 +120,13 @@ export function fill(form: ConnectionFields, known: Connection | undefined): voi
     deg: refit.torque?.angleDeg ?? null,
     back: refit.note ?? '',
     beforeLowering: refit.beforeLowering ?? '',
+    together: togetherValues(refit),
   });
 }
 
 /** The connection called `id` that `form` and what stands besides describe. */
 export function connectionFrom(form: ConnectionFields, more: Besides, id: string): Connection {
-  const { from, to, tools, nm, deg, back, sets, circuit, tip, beforeLowering, carriesLoad, ...value } =
+  const { from, to, tools, nm, deg, back, sets, circuit, tip, beforeLowering, carriesLoad, together, ...value } =
     form.getRawValue();
   const minutes = {
     low: value.minutes.low ?? 1,
@@ -131,8 +134,8 @@ export function connectionFrom(form: ConnectionFields, more: Besides, id: string
     high: value.minutes.high ?? 9,
   };
   const { circuit: _circuit, carriesLoad: _carries, tip: _tip, refit, ...kept }: Partial<Connection> = more.was ?? {};
-  const { torque, note: _note, beforeLowering: _before, ...keptBack }: Partial<RefitData> = refit ?? {};
-  const { angleDeg: _deg, after: _after, ...keptTorque }: Partial<TorqueSpec> = torque ?? {};
+  const { torque, note: _note, beforeLowering: _before, height, supportedBy }: Partial<RefitData> = refit ?? {};
+  const keptTorque: Partial<TorqueSpec> = torque?.height ? { height: torque.height } : {};
   return {
     ...kept,
     id,
@@ -159,7 +162,8 @@ export function connectionFrom(form: ConnectionFields, more: Besides, id: string
     ...(carriesLoad ? { carriesLoad: true } : {}),
     ...given('tip', tip),
     refit: {
-      ...keptBack,
+      ...(height ? { height } : {}),
+      ...(supportedBy ? { supportedBy } : {}),
       minutes: {
         low: value.backMinutes.low ?? minutes.low,
         likely: value.backMinutes.likely ?? minutes.likely,
@@ -170,11 +174,13 @@ export function connectionFrom(form: ConnectionFields, more: Besides, id: string
         : {
             torque: {
               ...keptTorque,
+              ...torqueBesides(together),
               targetNm: nm,
               ...(deg ? { angleDeg: deg } : {}),
               ...(more.torqueAfter.length > 0 ? { after: more.torqueAfter } : {}),
             },
           }),
+      ...setByTrying(together),
       ...given('note', back),
       ...given('beforeLowering', beforeLowering),
     },

@@ -43,6 +43,7 @@ import {
   SYSTEM_CHOICES,
 } from './map-choices';
 import { MinutesFields } from './minutes-fields';
+import { ADJUSTED_CHOICES, THREAD_CHOICES } from './together-fields';
 import { WhatComesFirst } from './what-comes-first';
 
 /** One connection, every field of it: what it ties, how it is reached, what it needs, how it goes back. */
@@ -80,6 +81,8 @@ export class ConnectionForm {
   protected readonly heights = HEIGHT_CHOICES;
   protected readonly hands = HANDS_CHOICES;
   protected readonly cautions = CAUTION_CHOICES;
+  protected readonly threads = THREAD_CHOICES;
+  protected readonly adjusted = ADJUSTED_CHOICES;
   protected readonly sent = signal(false);
   protected readonly besides = signal(besides(undefined));
   protected readonly map = this.draft.map;

@@ -163,6 +163,34 @@ describe('changing the map', () => {
     });
   });
 
+  it('says how a joint goes together and is set, and refuses stages that do not rise', async () => {
+    const view = await open();
+    await editHose(view);
+    const hose = () => view.fixture.componentInstance.draft.map()?.connections.find(({ id }) => id === 'upper-hose');
+    type(view.element, 'nm', '5');
+    await choose(view.fixture, 'Set by trying', 'every gear');
+    await view.settle();
+    type(view.element, 'stages', '60 30 100');
+    type(view.element, 'gears', 'P R N D');
+    await view.press('Change it');
+    expect(view.text()).toContain('Stages have to rise in percent and end with 100');
+    type(view.element, 'stages', '40 100');
+    await choose(view.fixture, 'Its thread goes together', 'threadlocker');
+    await view.press('Each bolt is read by itself');
+    await view.press('They lie in one line, as on a selector');
+    await view.press('Change it');
+    expect(hose()?.refit).toMatchObject({
+      torque: { targetNm: 5, stages: [0.4, 1], thread: 'threadlocker', eachRead: true },
+      adjust: { what: 'gears', gears: ['P', 'R', 'N', 'D'], inLine: true },
+    });
+    await editHose(view);
+    await choose(view.fixture, 'Set by trying', 'nothing');
+    await view.press('Each bolt is read by itself');
+    await view.press('Change it');
+    expect(hose()?.refit).not.toHaveProperty('adjust');
+    expect(hose()?.refit.torque).not.toHaveProperty('eachRead');
+  });
+
   it('deletes, and brings back with undo, and away again with redo', async () => {
     const view = await open();
     await editHose(view);
