@@ -47,7 +47,10 @@ function ofJoint({ kind }: Operation, connection: Connection, sets: readonly Fas
   }
   const fresh = kind === 'disconnect' || kind === 'make-safe' ? 'new ones on the way back' : 'new';
   const closing = kind === 'connect';
-  const looks = closing ? looksAtClosing(connection).map(({ look }) => LOOK_WORDS[look].asked) : [];
+  // On paper only what would be forgotten: that a plug clicks stands in its tip.
+  const looks = closing
+    ? looksAtClosing(connection).flatMap(({ look, own }) => (own ? [LOOK_WORDS[look].good] : []))
+    : [];
   const fasteners = sets.map(({ count, what, note, singleUse, washers = [] }) =>
     [
       `${count} × ${what}`,
@@ -59,7 +62,7 @@ function ofJoint({ kind }: Operation, connection: Connection, sets: readonly Fas
   return [
     ...fasteners,
     ...(closing && refit.handTight !== undefined ? [`hand tight: ${refit.handTight.toLowerCase()}`] : []),
-    ...(looks.length > 0 ? [`look: ${looks.join('; ').toLowerCase()}`] : []),
+    ...(looks.length > 0 ? [`look: ${looks.join(', ')}`] : []),
     ...(closing && refit.adjust ? [ofAdjustment(refit.adjust)] : []),
   ];
 }

@@ -97,7 +97,7 @@ export const clutchWork: Piece = {
         hands: 2,
         tools: ['bleed hose', 'brake fluid, fresh', '11 mm spanner'],
         cautions: ['eyes'],
-        tip: 'One on the pedal, one at the screw; slowly, until no bubble comes. It eats paint.',
+        tip: 'One on the pedal, one at the screw, shut before the pedal comes up: about twenty strokes, until no bubble comes. Bottle topped up every five. It eats paint.',
         moves: ['pedal'],
       }),
       {

@@ -13,7 +13,6 @@ import { MatCheckbox } from '@angular/material/checkbox';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { MatIcon } from '@angular/material/icon';
 import { MatListModule } from '@angular/material/list';
-import { RouterLink } from '@angular/router';
 import { looksAtClosing, type Look } from '@brisk/core/adjusting';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { photosAt } from '@brisk/core/find';
@@ -21,7 +20,6 @@ import {
   countingAt,
   fluidAt,
   heldTo,
-  isDone,
   mayBePassedOver,
   nextUp,
   possibleNow,
@@ -29,14 +27,13 @@ import {
   setsOf,
   tagAt,
   unevenWords,
-  type EntryBody,
   type JobState,
   type Keeping,
   TROUBLE_WORDS,
   type FluidAtStep,
 } from '@brisk/core/ledger';
 import { RAISING, raisedOnFor } from '@brisk/core/planning';
-import { halfOf, operationId, type Operation, type WorkPhase } from '@brisk/core/teardown';
+import { halfOf, type Operation, type WorkPhase } from '@brisk/core/teardown';
 import { HEIGHT_WORDS, STATION_WORDS, duration, several } from '@brisk/core/words';
 import { EntryField } from '../ui/entry-field';
 import { Desk } from '../session/desk';
@@ -55,12 +52,12 @@ import { HoldPoint } from './hold-point';
 import { KeepingChoice } from './keeping-choice';
 import { LeftList } from './left-list';
 import { LookTicks } from './look-ticks';
-import { Loosening } from './loosening';
-import { SeatStep } from './seat-step';
+import { StepNotes } from './step-notes';
 import { StepActions } from './step-actions';
 import { Recorder } from '../session/recorder';
 import { JointActions } from './joint-actions';
 import { StepClock } from './step-clock';
+import { entriesAtStep } from './step-entries';
 import { Stepper } from '../ui/stepper';
 import { TorqueStep } from './torque-step';
 import { turnsBetweenTouches } from './turns';
@@ -78,7 +75,6 @@ import { WaitClock } from './wait-clock';
     KeepingChoice,
     LeftList,
     LookTicks,
-    Loosening,
     MatButton,
     MatCheckbox,
     MatExpansionModule,
@@ -87,8 +83,7 @@ import { WaitClock } from './wait-clock';
     PhotoKey,
     PagesFor,
     PhotoStrip,
-    RouterLink,
-    SeatStep,
+    StepNotes,
     StepClock,
     Stepper,
     TorqueStep,
@@ -257,16 +252,6 @@ export class StepInHand {
   });
   protected readonly tagBoth = linkedSignal({ source: this.atHand, computation: () => true });
 
-  /** Joints that are torqued once more after a heat cycle, at the step that asks for it. */
-  protected readonly again = computed(() => {
-    const state = this.state();
-    return this.doing()?.id === operationId.check('heat-cycle')
-      ? [...state.work.connections.values()].filter(
-          ({ id, refit }) => refit.torque?.again && isDone(state, operationId.torque(id)),
-        )
-      : [];
-  });
-
   /** What is looked at where the joint in hand goes together. */
   protected readonly looks = computed(() => {
     const connection = this.connection();
@@ -367,63 +352,19 @@ export class StepInHand {
     if (operation.kind === 'hold-point' || operation.kind === 'torque') return;
     const recorded = this.recorder.record(
       `Done: ${operation.title}`,
-      ...this.countEntry(operation),
-      ...this.tagEntry(operation),
-      ...this.litresEntry(),
-      ...this.lookEntry(operation),
+      ...entriesAtStep(operation, {
+        counting: this.counting(),
+        count: this.count(),
+        keeping: this.keeping(),
+        tag: this.tagBoth() ? this.tag() : undefined,
+        fluid: this.circuit(),
+        litres: this.litres(),
+        asked: this.looks(),
+        looked: this.looked(),
+      }),
       { kind: 'operation-done', operation: operation.id },
     );
     if (recorded) this.selection.take(undefined);
-  }
-
-  private countEntry({ connection }: Operation): readonly EntryBody[] {
-    const counting = this.counting();
-    if (!counting || connection === undefined) return [];
-    const { direction } = counting;
-    const bag = counting.direction === 'out' ? counting.bag : undefined;
-    return [
-      {
-        kind: 'fasteners-counted',
-        connection,
-        direction,
-        count: this.count(),
-        ...(direction === 'out' ? { kept: this.keeping() } : {}),
-        ...(direction === 'out' && this.keeping() === 'bag' ? { bag } : {}),
-      },
-    ];
-  }
-
-  private tagEntry({ connection }: Operation): readonly EntryBody[] {
-    const tag = this.tag();
-    return tag?.fresh && this.tagBoth() && connection !== undefined
-      ? [{ kind: 'tagged', connection, tag: tag.number }]
-      : [];
-  }
-
-  private litresEntry(): readonly EntryBody[] {
-    const circuit = this.circuit();
-    const typed = this.litres().trim().replace(',', '.');
-    if (!circuit || typed === '') return [];
-    const { direction, joint } = circuit;
-    return [
-      {
-        kind: 'fluid-measured',
-        circuit: circuit.circuit.id,
-        direction,
-        litres: Number(typed),
-        ...(joint === undefined ? {} : { joint, onTop: true as const }),
-      },
-    ];
-  }
-
-  /** Looks that were ticked, and those that go with the key. */
-  private lookEntry({ connection }: Operation): readonly EntryBody[] {
-    const looks = this.looks()
-      .filter(({ look, own }) => !own || this.looked().has(look))
-      .map(({ look }) => look);
-    return looks.length > 0 && connection !== undefined
-      ? [{ kind: 'joint-looked-at', connection, looks, good: true }]
-      : [];
   }
 
   private with(act: (operation: Operation) => void): void {

@@ -1,0 +1,108 @@
+import type { Connection } from '../connection-map/index.js';
+
+/** What an engine burns and how; a cause or a test may be for some of them only. */
+export const BURNS = ['petrol-injected', 'carburettor', 'diesel-rail', 'diesel-mechanical'] as const;
+export type Burns = (typeof BURNS)[number];
+
+/** What the machine has to be able to do for a test. */
+export const TEST_STATES = ['standing', 'cranking', 'running', 'driving'] as const;
+export type TestState = (typeof TEST_STATES)[number];
+
+/** Which machines something is for. Whatever is said has to hold; absent: every one. */
+export interface ForMachine {
+  readonly burns?: readonly Burns[];
+  readonly cooled?: 'coolant' | 'air';
+  readonly gearbox?: 'manual' | 'automatic';
+}
+
+/** One answer of a test, and how likely it is where nothing is wrong with what it looks at. */
+export interface TestAnswer {
+  readonly id: string;
+  readonly words: string;
+  readonly usual: number;
+}
+
+/** Something one looks at, listens to or measures to find out what is wrong. */
+export interface TroubleTest {
+  readonly id: string;
+  /** As it is asked: “Does it spark?” */
+  readonly asked: string;
+  /** How it is done. */
+  readonly how: string;
+  readonly minutes: number;
+  readonly state: TestState;
+  /** It can hurt, or break something: what to watch. */
+  readonly caution?: string;
+  readonly for?: ForMachine;
+  readonly answers: readonly TestAnswer[];
+}
+
+/** What of a machine a cause has to do with: joints by system, kind, or words of their name or id. */
+export interface About {
+  readonly systems?: readonly Connection['system'][];
+  readonly kinds?: readonly Connection['kind'][];
+  /** Any of these words, in id or name. */
+  readonly words?: readonly string[];
+}
+
+/** How likely each answer of a test is where this is the cause; what is not named shares what is left. */
+export type Signs = Readonly<Record<string, Readonly<Record<string, number>>>>;
+
+/** Something that may be wrong. */
+export interface Cause {
+  readonly id: string;
+  readonly name: string;
+  /** How often it is, against the others, after a powerpack was out. */
+  readonly weight: number;
+  readonly for?: ForMachine;
+  readonly about: About;
+  readonly signs: Signs;
+  /** What is done about it. */
+  readonly mend: string;
+}
+
+/** All that is known of what goes wrong. */
+export interface TroubleKnowledge {
+  readonly tests: readonly TroubleTest[];
+  readonly causes: readonly Cause[];
+}
+
+/** What is wrong with a piece of knowledge, by where it stands. */
+export interface KnowledgeProblem {
+  readonly at: string;
+  readonly words: string;
+}
+
+const NEAR = 1e-6;
+
+/** What does not hold together in `knowledge`: names twice or unknown, likelihoods that are none, answers that do not add up. */
+export function problemsOfKnowledge({ tests, causes }: TroubleKnowledge): readonly KnowledgeProblem[] {
+  const byId = new Map(tests.map((test) => [test.id, test]));
+  const twice = (ids: readonly string[]) => ids.filter((id, at) => ids.indexOf(id) !== at);
+  const problems: KnowledgeProblem[] = [
+    ...twice(tests.map(({ id }) => id)).map((at) => ({ at, words: 'There are two tests of this name.' })),
+    ...twice(causes.map(({ id }) => id)).map((at) => ({ at, words: 'There are two causes of this name.' })),
+  ];
+  for (const { id, answers, minutes } of tests) {
+    const sum = answers.reduce((all, { usual }) => all + usual, 0);
+    if (answers.length < 2) problems.push({ at: id, words: 'A test has two answers or more.' });
+    if (answers.some(({ usual }) => !(usual > 0 && usual < 1)) || Math.abs(sum - 1) > NEAR)
+      problems.push({ at: id, words: 'How usual its answers are has to lie between 0 and 1, and come to 1.' });
+    if (!(minutes > 0)) problems.push({ at: id, words: 'It takes more than no minutes.' });
+  }
+  for (const { id, weight, signs } of causes) {
+    if (!(weight > 0)) problems.push({ at: id, words: 'Its weight has to be above 0.' });
+    if (Object.keys(signs).length === 0) problems.push({ at: id, words: 'Nothing would show it.' });
+    for (const [test, likely] of Object.entries(signs)) {
+      const asked = byId.get(test);
+      const stranger = Object.keys(likely).find((answer) => !asked?.answers.some((one) => one.id === answer));
+      const sum = Object.values(likely).reduce((all, one) => all + one, 0);
+      if (!asked) problems.push({ at: id, words: `There is no test called “${test}”.` });
+      else if (stranger !== undefined)
+        problems.push({ at: id, words: `“${test}” has no answer called “${stranger}”.` });
+      if (Object.values(likely).some((one) => !(one >= 0 && one <= 1)) || sum > 1 + NEAR)
+        problems.push({ at: id, words: `How likely the answers of “${test}” are has to lie between 0 and 1.` });
+    }
+  }
+  return problems;
+}
