@@ -8,6 +8,7 @@ import {
   doStep,
   hand,
   isNext,
+  lookedAndSet,
   nameJob,
   readTorqueOnTarget,
   sign,
@@ -172,7 +173,17 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await page.getByRole('link', { name: 'To the first start' }).click();
   });
 
-  await test.step('First start: signed, tried, trouble sorted and closed, running', async () => {
+  await test.step('Looked at and set before the start', async () => {
+    await page.getByRole('button', { name: /joints nobody looked at/ }).click();
+    await page.getByRole('link', { name: 'Look, set and try' }).first().click();
+    await page.getByRole('button', { name: 'All of them went in' }).click();
+    await expect(page.getByText('Every gear goes in.')).toBeVisible();
+    await page.waitForFunction(() => !Object.keys(localStorage).some((key) => key.startsWith('brisk-outbox:')));
+    await lookedAndSet(request, /jobs\/([^/]+)/.exec(page.url())?.[1] ?? '');
+    await page.getByRole('link', { name: /First start/ }).click();
+  });
+
+  await test.step('First start: signed, tried, trouble found and closed, running', async () => {
     await sign(page);
     const attempt = async (rest: string, lowest: string, result: StartResult) => {
       await page.getByLabel('Volts at rest').fill(rest);
@@ -186,6 +197,13 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     while (await hand(page).isVisible()) await doStep(page);
     await attempt('11.7', '9.2', 'cranks');
     await expect(page.getByText(/Nothing under 11.8 V/)).toBeVisible();
+    await page.getByRole('tab', { name: 'What is wrong' }).click();
+    await page.getByRole('button', { name: 'It does not start' }).click();
+    await page.getByRole('button', { name: 'That is it: The battery is flat' }).click();
+    await page.getByLabel('What was done about it').fill('Overnight on the charger');
+    await page.getByRole('button', { name: 'Found', exact: true }).click();
+    await expect(page.getByText('Overnight on the charger')).toBeVisible();
+    await page.getByRole('tab', { name: 'Start', exact: true }).click();
     await page.getByRole('button', { name: 'Open an issue' }).click();
     await page.getByLabel(/Warning, noise/).fill('Rail pressure lamp');
     await page.getByLabel('Real').check();

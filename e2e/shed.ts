@@ -63,6 +63,19 @@ export async function workedByCrew(
   }
 }
 
+/** Writes what a careful crew looks at and sets before the hold point that is next, and leaves the signing. */
+export async function lookedAndSet(request: APIRequestContext, job: string): Promise<void> {
+  const told = (await (await request.get(`/api/jobs/${job}`)).json()) as JobWithLedger;
+  const bodies = entriesForNext(foldLedger(told.job.plan, told.entries)).filter(
+    ({ kind }) => kind === 'joint-looked-at' || kind === 'adjustment-tried',
+  );
+  const entries = bodies.map((body) => ({ id: randomUUID(), at: new Date().toISOString(), by: 'Ines', ...body }));
+  const answer = await request.post(`/api/jobs/${job}/ledger`, {
+    data: { expectedPosition: told.entries.length, entries },
+  });
+  expect(await answer.json()).toHaveProperty('written');
+}
+
 function crewEntries(start: JobState, until: (state: JobState) => boolean): readonly LedgerEntry[] {
   let state = start;
   while (!until(state)) {

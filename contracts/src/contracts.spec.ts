@@ -51,6 +51,15 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
   'bolt-found': { kind: 'bolt-found', bolt: uuid, measured: { diameterMm: 7.9, drive: 'hex' }, where: 'on the tray' },
   'bolt-homed': { kind: 'bolt-homed', bolt: uuid, connection: 'upper-hose', set: 0 },
   'bolt-set-aside': { kind: 'bolt-set-aside', bolt: uuid, reason: 'From the bench vice' },
+  'trouble-test-done': {
+    kind: 'trouble-test-done',
+    test: 'spark',
+    asked: 'Does it spark?',
+    answer: 'one',
+    answered: 'Missing on one',
+    note: 'The third',
+  },
+  'cause-found': { kind: 'cause-found', cause: 'coil-plug', name: 'A coil is unplugged', mended: 'Pushed home' },
   'ground-checked': {
     kind: 'ground-checked',
     connection: 'body-strap',

@@ -53,6 +53,8 @@ import { issueClosedSchema } from './entries/start/issue-closed.js';
 import { issueOpenedSchema } from './entries/start/issue-opened.js';
 import { issueSortedSchema } from './entries/start/issue-sorted.js';
 import { startAttemptedSchema } from './entries/start/start-attempted.js';
+import { causeFoundSchema } from './entries/start/cause-found.js';
+import { troubleTestDoneSchema } from './entries/start/trouble-test-done.js';
 import { heightSetSchema } from './entries/steps/height-set.js';
 import { holdPointSignedSchema } from './entries/steps/hold-point-signed.js';
 import { operationDoneSchema } from './entries/steps/operation-done.js';
@@ -124,6 +126,8 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'splice-done': spliceDoneSchema,
   'splices-planned': splicesPlannedSchema,
   'start-attempted': startAttemptedSchema,
+  'trouble-test-done': troubleTestDoneSchema,
+  'cause-found': causeFoundSchema,
   'issue-opened': issueOpenedSchema,
   'issue-sorted': issueSortedSchema,
   'issue-closed': issueClosedSchema,

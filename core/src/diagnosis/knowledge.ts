@@ -31,9 +31,13 @@ export interface TroubleTest {
   readonly how: string;
   readonly minutes: number;
   readonly state: TestState;
+  /** Somebody turns the key for it: it waits for the hold point before the start. */
+  readonly cranks?: true;
   /** It can hurt, or break something: what to watch. */
   readonly caution?: string;
   readonly for?: ForMachine;
+  /** The cause it looks at outright, where it is no test of its own. */
+  readonly looksAt?: string;
   readonly answers: readonly TestAnswer[];
 }
 
@@ -57,6 +61,8 @@ export interface Cause {
   readonly for?: ForMachine;
   readonly about: About;
   readonly signs: Signs;
+  /** How many minutes it takes to look at it outright. */
+  readonly lookMin: number;
   /** What is done about it. */
   readonly mend: string;
 }
@@ -90,8 +96,9 @@ export function problemsOfKnowledge({ tests, causes }: TroubleKnowledge): readon
       problems.push({ at: id, words: 'How usual its answers are has to lie between 0 and 1, and come to 1.' });
     if (!(minutes > 0)) problems.push({ at: id, words: 'It takes more than no minutes.' });
   }
-  for (const { id, weight, signs } of causes) {
+  for (const { id, weight, signs, lookMin } of causes) {
     if (!(weight > 0)) problems.push({ at: id, words: 'Its weight has to be above 0.' });
+    if (!(lookMin > 0)) problems.push({ at: id, words: 'To look at it takes more than no minutes.' });
     if (Object.keys(signs).length === 0) problems.push({ at: id, words: 'Nothing would show it.' });
     for (const [test, likely] of Object.entries(signs)) {
       const asked = byId.get(test);

@@ -2,6 +2,9 @@ import type { ForMachine, TestState, TroubleTest } from './knowledge.js';
 
 type Answers = readonly (readonly [id: string, words: string, usual: number])[];
 
+/** Words by which a test has somebody at the starter. */
+const TURNS_THE_KEY = /burst|crank|turned|at the key|five turns/i;
+
 const test = (
   id: string,
   asked: string,
@@ -16,6 +19,7 @@ const test = (
   how,
   minutes,
   state,
+  ...(state !== 'standing' || TURNS_THE_KEY.test(`${asked} ${how}`) ? { cranks: true } : {}),
   answers: answers.map(([answer, words, usual]) => ({ id: answer, words, usual })),
   ...more,
 });

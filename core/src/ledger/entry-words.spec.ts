@@ -91,6 +91,14 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
   ],
   'load-read': [{ kg: 340, lagging: 'left' }, /^340 kg on the hook, the left lags/],
   'machine-measured': [{ plane: 'bulkhead', mm: 372 }, /^372 mm to the bulkhead/],
+  'trouble-test-done': [
+    { test: 'spark', asked: 'Does it spark?', answer: 'one', answered: 'Missing on one', note: 'The third' },
+    /^Does it spark\? Missing on one\. The third$/,
+  ],
+  'cause-found': [
+    { cause: 'coil-plug', name: 'A coil is unplugged', mended: 'Pushed home' },
+    /^It was: A coil is unplugged\. Pushed home$/,
+  ],
   'fluid-measured': [
     { circuit: 'coolant', direction: 'out', litres: 6.8, joint, share: 0.33 },
     /^6.8 l out of .* at .*, 33 % strong$/,

@@ -52,6 +52,8 @@ import type { IssueClosed } from './entries/start/issue-closed.js';
 import type { IssueOpened } from './entries/start/issue-opened.js';
 import type { IssueSorted } from './entries/start/issue-sorted.js';
 import type { StartAttempted } from './entries/start/start-attempted.js';
+import type { TroubleTestDone } from './entries/start/trouble-test-done.js';
+import type { CauseFound } from './entries/start/cause-found.js';
 import type { HeightSet } from './entries/steps/height-set.js';
 import type { HoldPointSigned } from './entries/steps/hold-point-signed.js';
 import type { OperationDone } from './entries/steps/operation-done.js';
@@ -120,6 +122,8 @@ export type EntryBody =
   | SplicesPlanned
   | GroundChecked
   | StartAttempted
+  | TroubleTestDone
+  | CauseFound
   | IssueOpened
   | IssueSorted
   | IssueClosed

@@ -43,7 +43,9 @@ import type { FollowedPlan } from './entries/plan/plan-followed.js';
 import type { Note } from './entries/record/noted.js';
 import type { GroundCheck } from './entries/start/ground-checked.js';
 import type { Issue } from './entries/start/issue-opened.js';
+import type { FoundCause } from './entries/start/cause-found.js';
 import type { Attempt } from './entries/start/start-attempted.js';
+import type { TestDone } from './entries/start/trouble-test-done.js';
 import type { SkipMode } from './entries/steps/operation-skipped.js';
 import type { Struggle } from './entries/steps/operation-stuck.js';
 import type { Tightening } from './entries/torque/bolts-tightened.js';
@@ -129,6 +131,9 @@ export interface JobRecord {
   readonly lives: ReadonlyMap<string, { readonly yearsLeft: number; readonly kmLeft?: number } & Mark>;
   readonly terms?: Terms;
   readonly attempts: readonly Attempt[];
+  /** What was tried to find out what is wrong, first to last, and what it was. */
+  readonly troubleTests: readonly TestDone[];
+  readonly causesFound: readonly FoundCause[];
   readonly issues: ReadonlyMap<string, Issue>;
   readonly plans: ReadonlyMap<Half, FollowedPlan>;
   /** What the crane scale read, first to last. */
@@ -184,6 +189,8 @@ export function emptyRecord(): JobRecord {
     ownRenewals: new Map(),
     lives: new Map(),
     attempts: [],
+    troubleTests: [],
+    causesFound: [],
     issues: new Map(),
     plans: new Map(),
     loads: [],

@@ -127,6 +127,21 @@ export const routes: Routes = [
         title: 'First start',
         loadComponent: () => import('./pages/first-start/first-start').then((m) => m.FirstStart),
       },
+      {
+        path: 'first-start/ready',
+        title: 'What the key would do',
+        loadComponent: () => import('./pages/first-start/ready').then((m) => m.Ready),
+      },
+      {
+        path: 'first-start/battery',
+        title: 'Battery',
+        loadComponent: () => import('./pages/first-start/battery').then((m) => m.BatteryBoard),
+      },
+      {
+        path: 'first-start/trouble',
+        title: 'What is wrong',
+        loadComponent: () => import('./pages/first-start/trouble').then((m) => m.Trouble),
+      },
       { path: 'bags', title: 'Bags', loadComponent: () => import('./pages/bags/bags').then((m) => m.Bags) },
       {
         path: 'bags/:connection',

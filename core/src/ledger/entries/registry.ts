@@ -53,6 +53,8 @@ import { issueClosed } from './start/issue-closed.js';
 import { issueOpened } from './start/issue-opened.js';
 import { issueSorted } from './start/issue-sorted.js';
 import { startAttempted } from './start/start-attempted.js';
+import { troubleTestDone } from './start/trouble-test-done.js';
+import { causeFound } from './start/cause-found.js';
 import { heightSet } from './steps/height-set.js';
 import { holdPointSigned } from './steps/hold-point-signed.js';
 import { operationDone } from './steps/operation-done.js';
@@ -122,6 +124,8 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'splices-planned': splicesPlanned,
   'ground-checked': groundChecked,
   'start-attempted': startAttempted,
+  'trouble-test-done': troubleTestDone,
+  'cause-found': causeFound,
   'issue-opened': issueOpened,
   'issue-sorted': issueSorted,
   'issue-closed': issueClosed,

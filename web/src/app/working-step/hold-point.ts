@@ -51,6 +51,7 @@ export class HoldPoint {
   protected readonly groups = computed(() =>
     GROUPS.map(({ is, words }) => ({
       words,
+      isTried: is === 'look' || is === 'adjust',
       blockers: this.gate().blockers.filter((blocker) => blocker.is === is),
     })).filter(({ blockers }) => blockers.length > 0),
   );

@@ -26,12 +26,23 @@ import { HoldPoint } from '../../working-step/hold-point';
 import { Recorder } from '../../session/recorder';
 import { StepInHand } from '../../working-step/step-in-hand';
 import { SORT_WORDS } from '../../words/trade-words';
+import { StartTabs } from './start-tabs';
 import { VoltsChart } from './volts-chart';
 
 /** The gate, the attempts with what the battery did, and the trouble sorted into its four kinds. */
 @Component({
   selector: 'bl-first-start',
-  imports: [EntryField, HoldPoint, MatButton, PickOne, ReactiveFormsModule, RouterLink, StepInHand, VoltsChart],
+  imports: [
+    EntryField,
+    HoldPoint,
+    MatButton,
+    PickOne,
+    ReactiveFormsModule,
+    RouterLink,
+    StartTabs,
+    StepInHand,
+    VoltsChart,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './first-start.html',
   styleUrl: './first-start.scss',

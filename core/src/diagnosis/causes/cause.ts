@@ -1,0 +1,70 @@
+import type { About, Cause, ForMachine, Signs } from '../knowledge.js';
+
+/** Minutes of a look at what is at hand, and of what is not. */
+const A_LOOK_MIN = 5;
+const LOOK_MIN: Readonly<Record<string, number>> = {
+  'belt-broken': 20,
+  'timing-off': 30,
+  'pump-timing': 30,
+  'valve-or-ring': 40,
+  'head-gasket': 45,
+  'engine-stuck': 30,
+  'starter-worn': 30,
+  'starter-mesh': 25,
+  'pump-dead': 30,
+  'injector-dead': 30,
+  'injector-leaks-off': 30,
+  'needle-stuck': 15,
+  'oil-strainer': 90,
+  'thermostat-shut': 40,
+  'thermostat-open': 40,
+  'disc-reversed': 240,
+  'disc-oiled': 240,
+  'release-bearing': 240,
+  'input-bearing': 240,
+  'converter-not-home': 240,
+  'rear-seal': 60,
+  'front-seal': 20,
+  'flywheel-loose': 30,
+  balance: 60,
+  'battery-dead': 15,
+  'pins-swapped': 30,
+  'pin-back': 25,
+};
+
+/** One cause, on a line: what it is, how often it is, what it has to do with, how it shows, what is done about it. */
+export const cause = (
+  id: string,
+  name: string,
+  weight: number,
+  about: About,
+  signs: Signs,
+  mend: string,
+  only?: ForMachine,
+): Cause => ({
+  id,
+  name,
+  weight,
+  about,
+  signs,
+  lookMin: LOOK_MIN[id] ?? A_LOOK_MIN,
+  mend,
+  ...(only ? { for: only } : {}),
+});
+
+export const PETROL: ForMachine = { burns: ['petrol-injected', 'carburettor'] };
+export const INJECTED: ForMachine = { burns: ['petrol-injected'] };
+export const CARBURETTOR: ForMachine = { burns: ['carburettor'] };
+export const DIESEL: ForMachine = { burns: ['diesel-rail', 'diesel-mechanical'] };
+export const RAIL: ForMachine = { burns: ['diesel-rail'] };
+export const MECHANICAL: ForMachine = { burns: ['diesel-mechanical'] };
+export const ELECTRONIC: ForMachine = { burns: ['petrol-injected', 'diesel-rail'] };
+export const WATER: ForMachine = { cooled: 'coolant' };
+export const MANUAL: ForMachine = { gearbox: 'manual' };
+export const AUTOMATIC: ForMachine = { gearbox: 'automatic' };
+
+/** It turns over and never fires; it runs, but rough; it runs well and something else is wrong. */
+export const NEVER_FIRES: Signs = { crank: { normal: 0.95 }, fires: { never: 0.85, dies: 0.12 } };
+export const DIES: Signs = { crank: { normal: 0.95 }, fires: { dies: 0.65, never: 0.25 } };
+export const ROUGH: Signs = { crank: { normal: 0.97 }, fires: { rough: 0.88, dies: 0.06 } };
+export const RUNS: Signs = { crank: { normal: 0.97 }, fires: { well: 0.88, rough: 0.1 } };

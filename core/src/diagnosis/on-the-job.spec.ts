@@ -1,0 +1,109 @@
+import { RULES_NOW } from '../connection-map/index.js';
+import { TEMPLATES, usualMap } from '../layouts/index.js';
+import { isDone, nextUp, openItems, startOf, type EntryBody } from '../ledger/index.js';
+import { recorder, workOn } from '../testing/crew.js';
+import { refused, then } from '../testing/small-job.js';
+import { CAUSES, evidenceOf, jointsOf, machineOf, raisesOf } from './index.js';
+
+const plan = {
+  map: usualMap('longitudinal-automatic'),
+  powerpack: 'engine-with-gearbox',
+  route: 'top',
+  rules: RULES_NOW,
+};
+const atTheStart = workOn(
+  startOf(plan),
+  recorder(),
+  (state) => nextUp(state)?.operation.holdPoint === 'pre-start',
+).state;
+const signed = workOn(atTheStart, recorder(), (state) => isDone(state, 'hold:pre-start')).state;
+const attempt = (
+  voltsBefore: number,
+  voltsLowest: number,
+  result: 'cranks' | 'no-crank' | 'runs-rough',
+): EntryBody => ({
+  kind: 'start-attempted',
+  voltsBefore,
+  voltsLowest,
+  crankSeconds: 8,
+  result,
+});
+const cause = (id: string) => CAUSES.find((one) => one.id === id) ?? (CAUSES[0] as (typeof CAUSES)[number]);
+
+it.each([
+  ['longitudinal-automatic', { burns: 'diesel-rail', cooled: 'coolant', gearbox: 'automatic' }],
+  ['longitudinal-manual', { burns: 'petrol-injected', cooled: 'coolant', gearbox: 'manual' }],
+  ['rear-flat-air-cooled', { burns: 'carburettor', cooled: 'air', gearbox: 'manual' }],
+  ['heavy-tilt-cab', { burns: 'diesel-rail', cooled: 'coolant' }],
+])('%s is %j', (layout, machine) => expect(machineOf(usualMap(layout))).toMatchObject(machine));
+
+it('is known of every layout', () => {
+  for (const { layout } of TEMPLATES) expect(machineOf(usualMap(layout)).burns).toBeTruthy();
+});
+
+describe('what this job makes likelier', () => {
+  it('is what is open, then what nobody looked at, then what was only off; each by its name', () => {
+    const raises = raisesOf(atTheStart, CAUSES);
+    expect(raises.get('engine-ground')).toMatchObject({
+      factor: 7,
+      because: [expect.stringMatching(/ was not looked at as it went on/), expect.anything()],
+    });
+    const unlooked = raisesOf({ ...atTheStart, looks: new Map() }, CAUSES).get('injector-plug');
+    expect(unlooked?.because[0]).toMatch(/was not looked at as it went on|was off on this job/);
+    const open = workOn(startOf(plan), recorder(), (state) => isDone(state, 'open:crank-sensor')).state;
+    expect(raisesOf(open, CAUSES).get('crank-sensor')).toMatchObject({
+      factor: 20,
+      because: ['The crankshaft sensor is still open.'],
+    });
+  });
+
+  it('is nothing on a machine nobody touched', () => expect(raisesOf(startOf(plan), CAUSES).size).toBe(0));
+
+  it('says where to look', () =>
+    expect(jointsOf(atTheStart, cause('main-cable')).map(({ id }) => id)).toContain('starter-cable'));
+});
+
+describe('what is known of the trouble', () => {
+  it('is what the attempt gave, in its volts and what it did', () => {
+    expect(evidenceOf(then(signed, attempt(11.7, 9.2, 'cranks')))).toEqual([
+      { test: 'rest-volts', answers: ['low'] },
+      { test: 'crank-volts', answers: ['low'] },
+      { test: 'crank', answers: ['normal', 'slow', 'fast'] },
+      { test: 'fires', answers: ['never'] },
+    ]);
+    expect(evidenceOf(then(signed, attempt(25.1, 20, 'runs-rough')))[0]).toEqual({
+      test: 'rest-volts',
+      answers: ['ok'],
+    });
+  });
+
+  it('ends where the cause was found, and stands open until then', () => {
+    const test: EntryBody = {
+      kind: 'trouble-test-done',
+      test: 'spark',
+      asked: 'Does it spark?',
+      answer: 'one',
+      answered: 'Missing on one',
+    };
+    const looking = then(signed, attempt(12.6, 10.2, 'runs-rough'), test);
+    expect(evidenceOf(looking)).toContainEqual({ test: 'spark', answers: ['one'] });
+    expect(openItems(looking).map(({ words }) => words)).toContain('Trouble not found yet: 1 test done');
+    const found = then(looking, {
+      kind: 'cause-found',
+      cause: 'coil-plug',
+      name: 'A coil is unplugged',
+      mended: 'Pushed home',
+    });
+    expect(evidenceOf(found)).toEqual([]);
+    expect(
+      openItems(found)
+        .map(({ words }) => words)
+        .join(),
+    ).not.toMatch(/Trouble/);
+  });
+
+  it('is not written of a machine that is handed over', () => {
+    const over = workOn(signed, recorder(), (state) => state.handedOver !== undefined).state;
+    expect(refused(over, { kind: 'cause-found', cause: 'other', name: 'A', mended: 'B' })).toMatch(/handed over/);
+  });
+});

@@ -1,0 +1,86 @@
+import { RULES_NOW } from '../connection-map/index.js';
+import { usualMap } from '../layouts/index.js';
+import { allLifted, isDone, nextUp, startOf, type JobState } from '../ledger/index.js';
+import { recorder, workOn } from '../testing/crew.js';
+import { then } from '../testing/small-job.js';
+import { PURPOSES, readiness, type Purpose } from './index.js';
+import { wouldDo } from './would-do.js';
+
+const plan = {
+  map: usualMap('longitudinal-automatic'),
+  powerpack: 'engine-with-gearbox',
+  route: 'top',
+  rules: RULES_NOW,
+};
+const upTo = (until: (state: JobState) => boolean) => workOn(startOf(plan), recorder(), until).state;
+const against = (state: JobState, purpose: Purpose) =>
+  readiness(state)
+    .purposes.find((one) => one.purpose === purpose)
+    ?.against.map(({ words }) => words) ?? [];
+
+it.each([
+  ['battery-negative', 'will-not-crank'],
+  ['engine-ground', 'will-not-crank'],
+  ['starter-signal', 'will-not-crank'],
+  ['fuel-feed', 'burns'],
+  ['oil-cooler-lines', 'loses-oil'],
+  ['upper-hose', 'loses-coolant'],
+  ['crankshaft-sensor', 'will-not-fire'],
+  ['mount-left', 'breaks'],
+  ['prop-rear', 'hurts'],
+  ['downpipe-turbo', 'burns'],
+])('an open %s would do this: %s', (id, harm) => {
+  const connection = usualMap('longitudinal-automatic').connections.find((one) => one.id === id);
+  if (connection) expect(wouldDo(connection)).toBe(harm);
+  else expect(['oil-cooler-lines', 'prop-rear', 'crankshaft-sensor']).toContain(id);
+});
+
+describe('what the key would do', () => {
+  it('with the weight on the gear, speaks against everything, turning by hand as well', () => {
+    const out = upTo(allLifted);
+    for (const purpose of PURPOSES) expect(against(out, purpose).join()).toMatch(/Not done: /);
+    expect(readiness(out).warned[0]?.harm).toBe('hangs');
+  });
+
+  it('is less and less as the work goes on, and each purpose asks at least what the one before does', () => {
+    const end = upTo((state) => nextUp(state)?.operation.holdPoint === 'pre-start');
+    expect(readiness(upTo(allLifted)).warned.length).toBeGreaterThan(readiness(end).warned.length);
+    for (const state of [upTo(allLifted), end]) {
+      const counts = (['fire', 'run'] as const).map((purpose) => against(state, purpose).length);
+      expect(counts[1]).toBeGreaterThanOrEqual(counts[0] ?? 0);
+    }
+  });
+
+  it('names what is not filled, not earthed and not looked at', () => {
+    const end = upTo((state) => nextUp(state)?.operation.id === 'fill:engine-oil');
+    expect(against(end, 'crank-for-oil')).toContain('Engine oil is not filled');
+    const last = upTo((state) => nextUp(state)?.operation.holdPoint === 'pre-start');
+    expect(against(last, 'crank-for-oil').join()).toMatch(/ground.*nobody looked at it since it is on/);
+    expect(against(last, 'prime-fuel').join()).toMatch(/fuel feed.*nobody looked at it as it went on/);
+    expect(against(last, 'by-hand')).toEqual([]);
+  });
+
+  it('is nothing on the record once the hold point is signed', () => {
+    const signed = upTo((state) => isDone(state, 'hold:pre-start'));
+    expect(readiness(signed).warned).toEqual([]);
+  });
+
+  it('keeps what was left off, with its reason', () => {
+    const before = upTo((state) => nextUp(state)?.operation.holdPoint === 'made-safe');
+    const left = then(upTo(allLifted), {
+      kind: 'left-on-purpose',
+      connection: 'exhaust-sensor',
+      reason: 'On order',
+    });
+    expect(
+      readiness(left)
+        .warned.map(({ words }) => words)
+        .join(),
+    ).toMatch(/Left off: the exhaust temperature sensor\. On order/);
+    expect(
+      readiness(before)
+        .warned.map(({ words }) => words)
+        .join(),
+    ).not.toMatch(/is safe/);
+  });
+});

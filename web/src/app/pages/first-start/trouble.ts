@@ -1,0 +1,152 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { MatIcon } from '@angular/material/icon';
+import { text } from '@brisk/contracts/fields';
+import {
+  beliefs,
+  CAUSES,
+  evidenceOf,
+  jointsOf,
+  machineOf,
+  nextTests,
+  OTHER,
+  raisesOf,
+  TESTS,
+  withComplaint,
+  type Belief,
+  type NextTest,
+} from '@brisk/core/diagnosis';
+import { gateOf } from '@brisk/core/ledger';
+import { duration, several } from '@brisk/core/words';
+import { BayHere } from '../../map/bay-here';
+import { Desk } from '../../session/desk';
+import { Recorder } from '../../session/recorder';
+import { Ask } from '../../ui/ask';
+import { StartTabs } from './start-tabs';
+
+const KNOWLEDGE = withComplaint({ tests: TESTS, causes: CAUSES });
+const MOST_SHOWN = 6;
+const MOST_OTHERS = 6;
+
+/** What is wrong with it: the next test that tells most for its minutes, what is believed and why, and what was tried. */
+@Component({
+  selector: 'bl-trouble',
+  imports: [BayHere, MatButton, MatExpansionModule, MatIcon, StartTabs],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './trouble.html',
+  styleUrl: './trouble.scss',
+})
+export class Trouble {
+  protected readonly desk = inject(Desk);
+  private readonly recorder = inject(Recorder);
+  private readonly asker = inject(Ask);
+  protected readonly several = several;
+  protected readonly duration = duration;
+
+  private readonly evidence = computed(() => {
+    const state = this.desk.state();
+    return state ? evidenceOf(state) : [];
+  });
+  private readonly machine = computed(() => {
+    const state = this.desk.state();
+    return state && machineOf(state.work.plan.map);
+  });
+  private readonly believed = computed(() => {
+    const [state, machine] = [this.desk.state(), this.machine()];
+    return state && machine ? beliefs(KNOWLEDGE, machine, raisesOf(state, KNOWLEDGE.causes), this.evidence()) : [];
+  });
+  protected readonly mayCrank = computed(() => {
+    const state = this.desk.state();
+    return state !== undefined && gateOf(state, 'pre-start').signed !== undefined;
+  });
+  private readonly tests = computed(() => {
+    const machine = this.machine();
+    return machine ? nextTests(KNOWLEDGE, machine, this.believed(), this.evidence(), this.mayCrank()) : [];
+  });
+  /** The test in hand: the one that tells most, unless somebody took another. */
+  private readonly chosen = linkedSignal<unknown, string | undefined>({
+    source: this.evidence,
+    computation: () => undefined,
+  });
+  protected readonly inHand = computed(() => {
+    // What is complained of comes before anything is tried.
+    const first = this.tests().find(({ test }) => test.id === 'complaint');
+    return this.tests().find(({ test }) => test.id === this.chosen()) ?? first ?? this.tests()[0];
+  });
+  protected readonly others = computed(() =>
+    this.tests()
+      .filter((one) => one !== this.inHand())
+      .slice(0, MOST_OTHERS),
+  );
+  protected readonly answers = computed(() => {
+    const now = this.inHand();
+    return (now?.answers ?? []).map(({ id, words, leads, leadsBy }) => ({
+      id,
+      words,
+      means: now?.test.id === 'complaint' || !leads ? '' : `${leads.name}: ${percent(leadsBy)}`,
+    }));
+  });
+  protected readonly causes = computed(() =>
+    this.believed()
+      .slice(0, MOST_SHOWN)
+      .map((belief) => ({
+        ...belief,
+        id: belief.cause?.id ?? OTHER,
+        name: belief.cause?.name ?? 'None of these',
+        said: percent(belief.chance),
+      })),
+  );
+  /** Where one looks for what is believed in most. */
+  protected readonly joints = computed(() => {
+    const [state, leading] = [this.desk.state(), this.believed()[0]?.cause];
+    return state && leading ? jointsOf(state, leading) : [];
+  });
+  protected readonly tried = computed(() => {
+    const state = this.desk.state();
+    const closed = state?.causesFound.at(-1)?.at;
+    return [...(state?.troubleTests ?? [])].filter(({ at }) => closed === undefined || at > closed).reverse();
+  });
+  protected readonly found = computed(() => [...(this.desk.state()?.causesFound ?? [])].reverse());
+
+  protected take(test: string): void {
+    this.chosen.set(test);
+  }
+
+  protected answer({ test }: NextTest, id: string, words: string): void {
+    this.recorder.record(`${test.asked} ${words}`, {
+      kind: 'trouble-test-done',
+      test: test.id,
+      asked: test.asked,
+      answer: id,
+      answered: words,
+    });
+  }
+
+  protected async isIt({ cause }: Belief): Promise<void> {
+    const name = cause?.name ?? 'None of these';
+    const answers = await this.asker.ask({
+      title: cause ? `It was: ${name}` : 'It was something else',
+      ...(cause ? { words: cause.mend } : {}),
+      questions: [
+        ...(cause
+          ? []
+          : [{ field: 'name', label: 'What it was', as: 'line' as const, schema: text().label('What it was') }]),
+        { field: 'mended', label: 'What was done about it', as: 'lines', schema: text().label('What was done') },
+      ],
+      action: 'Found',
+    });
+    if (!answers) return;
+    this.recorder.record('Found', {
+      kind: 'cause-found',
+      cause: cause?.id ?? OTHER,
+      name: cause ? name : String(answers['name']),
+      mended: String(answers['mended']),
+    });
+  }
+}
+
+function percent(share: number): string {
+  const whole = Math.round(share * 100);
+  return whole === 0 ? 'under 1 %' : `${whole} %`;
+}
