@@ -14,8 +14,11 @@ import { interfacesOf, swapWork } from '@brisk/core/swap';
 import { LIFT, usualSettings } from '@brisk/core/planning';
 import { lookAtOf } from '@brisk/core/survey';
 import { spliceList, spliceSteps } from '@brisk/core/pin-tables';
+import { CAUSES, TESTS, withComplaint } from '@brisk/core/diagnosis';
 import { Crew, idFrom } from './stories/crew.mjs';
 import { ENGINE_PINS, HOST_PINS } from './stories/tug-pins.mjs';
+
+const TROUBLE = withComplaint({ tests: TESTS, causes: CAUSES });
 
 /** What a survey of the shed’s longitudinal diesels comes to: both are alike in what was asked. */
 const LENGTHWISE = { layout: 'longitudinal-automatic', choices: {}, powerpack: 'engine-with-gearbox', route: 'top' };
@@ -66,6 +69,13 @@ function literature(name, title, pages) {
 function begin(name, createdOn, head, survey = LENGTHWISE) {
   const job = { id: idFrom(name), createdAt: `${createdOn}T07:00:00.000Z`, revision: 1, ...head, ...surveyOf(survey) };
   return new Crew(name, job, createdOn);
+}
+
+/** A test of the trouble board with its answer, as the board writes it. */
+function troubleTest(id, answer) {
+  const { asked, answers } = TROUBLE.tests.find((test) => test.id === id);
+  const { words } = answers.find((one) => one.id === answer);
+  return { kind: 'trouble-test-done', test: id, asked, answer, answered: words };
 }
 
 /** A pattern with something odd about one of its holes. */
@@ -292,6 +302,8 @@ function deicer() {
   attempt(4, 12.3, 10.1, 9, 'cranks');
   attempt(3, 12.1, 9.7, 10, 'cranks');
   attempt(4, 11.9, 9.3, 10, 'cranks');
+  crew.write('Ruth', 2, troubleTest('complaint', 'no-start'));
+  crew.write('Kamal', 5, troubleTest('bubbles', 'bubbles'));
   crew.write(
     'Kamal',
     6,

@@ -39,7 +39,7 @@ const views = {
   refit: `/jobs/${job('Belt loader')}/refit`,
   'first-in': `/jobs/${job('Pickup')}/refit/first-in`,
   fluids: `/jobs/${job('Belt loader')}/refit/fluids`,
-  'first-start': `/jobs/${job('De-icer')}/first-start`,
+  'first-start': `/jobs/${job('De-icer')}/first-start/trouble`,
   handover: `/jobs/${job('De-icer')}/handover`,
 };
 

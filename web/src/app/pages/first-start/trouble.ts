@@ -17,6 +17,7 @@ import {
   type Belief,
   type NextTest,
 } from '@brisk/core/diagnosis';
+import { startAdvice } from '@brisk/core/first-start';
 import { gateOf } from '@brisk/core/ledger';
 import { duration, several } from '@brisk/core/words';
 import { BayHere } from '../../map/bay-here';
@@ -58,7 +59,16 @@ export class Trouble {
   });
   protected readonly mayCrank = computed(() => {
     const state = this.desk.state();
-    return state !== undefined && gateOf(state, 'pre-start').signed !== undefined;
+    return state !== undefined && gateOf(state, 'pre-start').signed !== undefined && this.stops().length === 0;
+  });
+  /** Why nobody cranks now, though the hold point is signed: what the last attempt did to the battery. */
+  protected readonly stops = computed(() => {
+    const state = this.desk.state();
+    const closed = state?.causesFound.at(-1)?.at;
+    const attempts = (state?.attempts ?? []).filter(({ at }) => closed === undefined || at > closed);
+    return startAdvice(attempts, new Date().toISOString())
+      .filter(({ stop }) => stop)
+      .map(({ words }) => words);
   });
   private readonly tests = computed(() => {
     const machine = this.machine();

@@ -1,0 +1,136 @@
+import { RULES_NOW } from '@brisk/core/connection-map';
+import { allLifted, isDone, type LedgerEntry } from '@brisk/core/ledger';
+import { testJob, theirEntry } from '../../../testing/fake-server';
+import { openView, type, workedUntil } from '../../../testing/open-job';
+import { Ask } from '../../ui/ask';
+import type { Answers } from '../../ui/asking';
+import { BatteryBoard } from './battery';
+import { Ready } from './ready';
+import { Trouble } from './trouble';
+
+const job = { ...testJob, plan: { ...testJob.plan, rules: RULES_NOW } };
+const signed = () => workedUntil((state) => isDone(state, 'hold:pre-start'));
+const cranked = (): LedgerEntry[] => [
+  ...signed(),
+  theirEntry({ kind: 'start-attempted', voltsBefore: 11.7, voltsLowest: 9.2, crankSeconds: 8, result: 'cranks' }),
+];
+const last = ({ server }: Awaited<ReturnType<typeof openView>>) => ({
+  ...server.entries.at(-1),
+  id: '',
+  at: '',
+  by: '',
+});
+
+describe('what is wrong', () => {
+  const open = (entries: readonly LedgerEntry[], answers?: Answers) =>
+    openView(Trouble, entries, undefined, {
+      job,
+      providers: [{ provide: Ask, useValue: { ask: () => Promise.resolve(answers) } }],
+    });
+
+  it('asks first what is complained of, then what tells most, and ranks causes with their reasons', async () => {
+    const view = await open(cranked());
+    expect(view.text()).toContain('What is wrong with it?');
+    await view.press('It does not start');
+    expect(last(view)).toMatchObject({
+      kind: 'trouble-test-done',
+      test: 'complaint',
+      asked: 'What is wrong with it?',
+      answer: 'no-start',
+      answered: 'It does not start',
+    });
+    expect(view.text()).toMatch(/Next, because it tells most for its minutes: \d+ min/);
+    expect(view.text()).toMatch(/Most likely \d+ % The battery is flat/);
+    expect(view.text()).toContain('How many volts has the battery at rest? Less.');
+    expect(view.text()).toContain('1 test done');
+  });
+
+  it('is closed with what was done, and begins anew', async () => {
+    const view = await open(cranked(), { mended: 'Overnight on the charger' });
+    await view.press('That is it: The battery is flat');
+    await view.settle();
+    expect(last(view)).toMatchObject({
+      kind: 'cause-found',
+      cause: 'battery-flat',
+      mended: 'Overnight on the charger',
+    });
+    expect(view.text()).toContain('Found The battery is flat Overnight on the charger');
+    expect(view.text()).not.toContain('test done');
+  });
+
+  it('may be none of these', async () => {
+    const view = await open(cranked(), { name: 'A bolt in the starter', mended: 'Out with it' });
+    await view.press('That is it: None of these');
+    await view.settle();
+    expect(last(view)).toMatchObject({ kind: 'cause-found', cause: 'other', name: 'A bolt in the starter' });
+  });
+
+  it('turns no key before the hold point is signed', async () => {
+    const view = await open(workedUntil(allLifted));
+    expect(view.text()).toContain('Tests that turn the key wait for the hold point before the start.');
+    await view.press('It does not start');
+    expect(view.text()).not.toMatch(/one burst/i);
+  });
+
+  it('turns none either once the battery was pulled too low', async () => {
+    const view = await open(cranked());
+    await view.press('It does not start');
+    expect(view.text()).toContain('Until then no test that turns the key.');
+    expect(view.text()).not.toMatch(/one burst/i);
+  });
+
+  it('lets another test be taken first', async () => {
+    const view = await open(signed());
+    await view.press('It does not start');
+    const other = view.element.querySelector<HTMLElement>('.others button');
+    other?.click();
+    await view.settle();
+    expect(view.element.querySelector('.asked')?.textContent).toBe(other?.textContent);
+  });
+});
+
+describe('what the key would do', () => {
+  it('speaks against everything while the weight is on the gear', async () => {
+    const view = await openView(Ready, workedUntil(allLifted), undefined, { job });
+    expect(view.text()).toContain('Its weight is on lifting gear');
+    expect(view.text()).toContain('Nobody cranks before the hold point is signed.');
+    expect(view.element.querySelectorAll('.purposes .against').length).toBe(5);
+    expect(view.text()).not.toMatch(/\bis safe\b/i);
+  });
+
+  it('has less and less against it', async () => {
+    const view = await openView(Ready, signed(), undefined, { job: testJob });
+    expect(view.text()).toContain('Nothing on the record speaks against it');
+  });
+});
+
+describe('the battery', () => {
+  it('is taken from the last attempt: charge, bursts, hours, and that it is boosted', async () => {
+    const view = await openView(BatteryBoard, cranked(), undefined, { job });
+    expect(view.text()).toContain('Nothing under 11.8 V a battery: charge it before any burst.');
+    expect(view.text()).toContain('0 bursts of 10 s left');
+    expect(view.text()).toMatch(/Boost it, or another battery/);
+    type(view.element, 'rest', '12,45');
+    await view.settle();
+    expect(view.text()).toContain('75 %');
+    expect(view.text()).toMatch(/9\.[45] h on this charger until full/);
+  });
+
+  it('says where volts are lost, and what a cable loses', async () => {
+    const view = await openView(BatteryBoard, [], undefined, { job });
+    type(view.element, 'crank', '10,8');
+    type(view.element, 'ground', '0,9');
+    type(view.element, 'plus', '0,1');
+    type(view.element, 'amps', '250');
+    await view.settle();
+    expect(view.text()).toContain('On the ground side: strap and clamp');
+    expect(view.text()).toContain('0.41 V there and back');
+  });
+
+  it('says what is wrong with a figure', async () => {
+    const view = await openView(BatteryBoard, [], undefined, { job });
+    type(view.element, 'rest', '25');
+    await view.settle();
+    expect(view.text()).toContain('Is it the other voltage');
+  });
+});
