@@ -925,6 +925,14 @@ function tender() {
     crankSeconds: 7,
     result: 'cranks',
   });
+  crew.write('Ines', 2, troubleTest('complaint', 'no-start'));
+  crew.write('Kamal', 6, troubleTest('bubbles', 'bubbles'));
+  crew.write('Kamal', 12, {
+    kind: 'cause-found',
+    cause: 'air-in-fuel',
+    name: 'There is air in the fuel: not bled, or a joint draws it',
+    mended: 'Union of the tank feed was finger tight; tightened, bled at the filter',
+  });
   crew.write('Ines', 2, {
     kind: 'start-attempted',
     voltsBefore: 12.5,

@@ -60,6 +60,7 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     note: 'The third',
   },
   'cause-found': { kind: 'cause-found', cause: 'coil-plug', name: 'A coil is unplugged', mended: 'Pushed home' },
+  'codes-read': { kind: 'codes-read', when: 'before', warnings: ['Glow lamp'], volts: 12.4 },
   'ground-checked': {
     kind: 'ground-checked',
     connection: 'body-strap',
@@ -336,6 +337,7 @@ describe('ledger entries', () => {
         'celsius',
         'ohms',
         'dropV',
+        'volts',
       ],
       ...['went', 'not', 'readingMm', 'belt', 'from', 'to', 'accepted', 'figureMm'],
       ...['supplier', 'priceCents', 'leadDays', 'expectedOn', 'causeOfDeath', 'budgetCents', 'budgetHours'],

@@ -54,6 +54,7 @@ import { issueOpenedSchema } from './entries/start/issue-opened.js';
 import { issueSortedSchema } from './entries/start/issue-sorted.js';
 import { startAttemptedSchema } from './entries/start/start-attempted.js';
 import { causeFoundSchema } from './entries/start/cause-found.js';
+import { codesReadSchema } from './entries/start/codes-read.js';
 import { troubleTestDoneSchema } from './entries/start/trouble-test-done.js';
 import { heightSetSchema } from './entries/steps/height-set.js';
 import { holdPointSignedSchema } from './entries/steps/hold-point-signed.js';
@@ -128,6 +129,7 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'start-attempted': startAttemptedSchema,
   'trouble-test-done': troubleTestDoneSchema,
   'cause-found': causeFoundSchema,
+  'codes-read': codesReadSchema,
   'issue-opened': issueOpenedSchema,
   'issue-sorted': issueSortedSchema,
   'issue-closed': issueClosedSchema,

@@ -1,3 +1,4 @@
+import { FIRE, STOPPED } from './cautions.js';
 import type { Cause, ForMachine, TestState, TroubleKnowledge, TroubleTest } from './knowledge.js';
 import { TEST_STATES } from './knowledge.js';
 
@@ -55,8 +56,11 @@ export function isFor(only: ForMachine | undefined, { burns, cooled, gearbox }: 
   );
 }
 
+const isOfFuel = ({ systems = [], words = [] }: Cause['about']) =>
+  systems.includes('fuel') || words.some((word) => /fuel|tank|injector|carburettor|rail|pump/.test(word));
+
 /** A look at one cause outright, as a test. */
-export function lookAt({ id, name, mend, lookMin }: Cause): TroubleTest {
+export function lookAt({ id, name, mend, lookMin, about }: Cause): TroubleTest {
   return {
     id: `look:${id}`,
     asked: `Is it this? ${name}.`,
@@ -64,6 +68,7 @@ export function lookAt({ id, name, mend, lookMin }: Cause): TroubleTest {
     minutes: lookMin,
     state: 'standing',
     looksAt: id,
+    caution: isOfFuel(about) ? FIRE : STOPPED,
     answers: [
       { id: FOUND, words: 'That is it', usual: MISTAKE_SHARE },
       { id: 'no', words: 'No', usual: 1 - MISTAKE_SHARE },
@@ -229,7 +234,7 @@ export function nextTests(
       return {
         test,
         bits,
-        bitsAMinute: bits / (test.minutes + (test.caution === undefined ? 0 : RISK_MIN)),
+        bitsAMinute: bits / (test.minutes + (test.caution === undefined || test.looksAt !== undefined ? 0 : RISK_MIN)),
         answers: answers.map(({ entropy: _entropy, ...answer }) => answer),
       };
     })

@@ -167,6 +167,16 @@ describe('the next test', () => {
     expect([...states]).toEqual(['standing']);
   });
 
+  it('shows what to watch wherever hands go in, and fuel above all', () => {
+    for (const { test } of next(pickup, true, 'crank=normal', 'fires=never', 'pump-hum=hums', 'fuel-pressure=low'))
+      if (test.looksAt !== undefined || test.state !== 'standing')
+        expect(`${test.id} ${test.caution}`).not.toMatch(/undefined/);
+    const looks = next(pickup, true, 'crank=normal', 'fires=never', 'pump-hum=hums', 'fuel-pressure=low').filter(
+      ({ test }) => test.looksAt !== undefined,
+    );
+    expect(looks.find(({ test }) => test.looksAt === 'feed-shut')?.test.caution).toMatch(/No flame/);
+  });
+
   it('turns no key before the hold point is signed', () => {
     const offered = next(pickup, false);
     expect(offered.length).toBeGreaterThan(0);

@@ -1,3 +1,4 @@
+import { CRANK, FIRE, HOT } from './cautions.js';
 import type { ForMachine, TestState, TroubleTest } from './knowledge.js';
 
 type Answers = readonly (readonly [id: string, words: string, usual: number])[];
@@ -29,9 +30,6 @@ const INJECTED: ForMachine = { burns: ['petrol-injected'] };
 const ELECTRONIC: ForMachine = { burns: ['petrol-injected', 'diesel-rail'] };
 const DIESEL: ForMachine = { burns: ['diesel-rail', 'diesel-mechanical'] };
 const RAIL: ForMachine = { burns: ['diesel-rail'] };
-const CRANK = 'Nobody near belt and fan, out of gear, wheels chocked.';
-const FIRE = 'No flame, extinguisher at hand, rags under it. Spray goes through skin.';
-const HOT = 'Hot parts, moving belts, hot coolant under pressure. Exhaust led outside.';
 
 /** What one can look at, listen to and measure, the quickest first. Usual answers are those of a machine without the fault. */
 export const TESTS: readonly TroubleTest[] = [

@@ -95,6 +95,10 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
     { test: 'spark', asked: 'Does it spark?', answer: 'one', answered: 'Missing on one', note: 'The third' },
     /^Does it spark\? Missing on one\. The third$/,
   ],
+  'codes-read': [
+    { when: 'before', warnings: ['Glow lamp', 'Boost low'], volts: 12.4 },
+    /^Glow lamp; Boost low, read before the job at 12\.4 V$/,
+  ],
   'cause-found': [
     { cause: 'coil-plug', name: 'A coil is unplugged', mended: 'Pushed home' },
     /^It was: A coil is unplugged\. Pushed home$/,

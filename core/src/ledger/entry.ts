@@ -54,6 +54,7 @@ import type { IssueSorted } from './entries/start/issue-sorted.js';
 import type { StartAttempted } from './entries/start/start-attempted.js';
 import type { TroubleTestDone } from './entries/start/trouble-test-done.js';
 import type { CauseFound } from './entries/start/cause-found.js';
+import type { CodesRead } from './entries/start/codes-read.js';
 import type { HeightSet } from './entries/steps/height-set.js';
 import type { HoldPointSigned } from './entries/steps/hold-point-signed.js';
 import type { OperationDone } from './entries/steps/operation-done.js';
@@ -124,6 +125,7 @@ export type EntryBody =
   | StartAttempted
   | TroubleTestDone
   | CauseFound
+  | CodesRead
   | IssueOpened
   | IssueSorted
   | IssueClosed

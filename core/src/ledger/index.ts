@@ -66,6 +66,7 @@ export type { GroundCheck } from './entries/start/ground-checked.js';
 export type { Issue } from './entries/start/issue-opened.js';
 export type { Attempt } from './entries/start/start-attempted.js';
 export type { FoundCause } from './entries/start/cause-found.js';
+export { WHEN_READ, type ReadCodes } from './entries/start/codes-read.js';
 export type { TestDone } from './entries/start/trouble-test-done.js';
 export { SKIP_MODES, type SkipMode } from './entries/steps/operation-skipped.js';
 export {

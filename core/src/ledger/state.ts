@@ -44,6 +44,7 @@ import type { Note } from './entries/record/noted.js';
 import type { GroundCheck } from './entries/start/ground-checked.js';
 import type { Issue } from './entries/start/issue-opened.js';
 import type { FoundCause } from './entries/start/cause-found.js';
+import type { ReadCodes } from './entries/start/codes-read.js';
 import type { Attempt } from './entries/start/start-attempted.js';
 import type { TestDone } from './entries/start/trouble-test-done.js';
 import type { SkipMode } from './entries/steps/operation-skipped.js';
@@ -134,6 +135,8 @@ export interface JobRecord {
   /** What was tried to find out what is wrong, first to last, and what it was. */
   readonly troubleTests: readonly TestDone[];
   readonly causesFound: readonly FoundCause[];
+  /** Warnings that were read, before the job and since. */
+  readonly codes: readonly ReadCodes[];
   readonly issues: ReadonlyMap<string, Issue>;
   readonly plans: ReadonlyMap<Half, FollowedPlan>;
   /** What the crane scale read, first to last. */
@@ -191,6 +194,7 @@ export function emptyRecord(): JobRecord {
     attempts: [],
     troubleTests: [],
     causesFound: [],
+    codes: [],
     issues: new Map(),
     plans: new Map(),
     loads: [],

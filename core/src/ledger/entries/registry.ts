@@ -55,6 +55,7 @@ import { issueSorted } from './start/issue-sorted.js';
 import { startAttempted } from './start/start-attempted.js';
 import { troubleTestDone } from './start/trouble-test-done.js';
 import { causeFound } from './start/cause-found.js';
+import { codesRead } from './start/codes-read.js';
 import { heightSet } from './steps/height-set.js';
 import { holdPointSigned } from './steps/hold-point-signed.js';
 import { operationDone } from './steps/operation-done.js';
@@ -126,6 +127,7 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'start-attempted': startAttempted,
   'trouble-test-done': troubleTestDone,
   'cause-found': causeFound,
+  'codes-read': codesRead,
   'issue-opened': issueOpened,
   'issue-sorted': issueSorted,
   'issue-closed': issueClosed,

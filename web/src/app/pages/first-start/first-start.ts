@@ -1,9 +1,10 @@
-import { sentence } from '@brisk/core/words';
+import { sortWarning, warningsIn } from '@brisk/core/warnings';
+import { sentence, several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { FormControl, FormGroup, FormGroupDirective, ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { amount, name, oneOf, optionalText, text } from '@brisk/contracts/fields';
+import { amount, name, oneOf, optionalAmount, optionalText, text } from '@brisk/contracts/fields';
 import {
   ISSUE_SORTS,
   likelySort,
@@ -13,9 +14,10 @@ import {
   type StartResult,
   RESULT_WORDS,
 } from '@brisk/core/first-start';
-import { gateOf, nextUp, unsettled, type Issue } from '@brisk/core/ledger';
+import { gateOf, nextUp, unsettled, WHEN_READ, type Issue } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { v4 as uuid } from 'uuid';
+import { string } from 'yup';
 import { PickOne } from '../../ui/pick-one';
 import { EntryField } from '../../ui/entry-field';
 import { Desk } from '../../session/desk';
@@ -26,13 +28,18 @@ import { HoldPoint } from '../../working-step/hold-point';
 import { Recorder } from '../../session/recorder';
 import { StepInHand } from '../../working-step/step-in-hand';
 import { SORT_WORDS } from '../../words/trade-words';
+import { BurstClock } from './burst-clock';
 import { StartTabs } from './start-tabs';
 import { VoltsChart } from './volts-chart';
+
+/** As much as a tester prints. */
+const MOST_TYPED = 20_000;
 
 /** The gate, the attempts with what the battery did, and the trouble sorted into its four kinds. */
 @Component({
   selector: 'bl-first-start',
   imports: [
+    BurstClock,
     EntryField,
     HoldPoint,
     MatButton,
@@ -147,6 +154,75 @@ export class FirstStart {
       sort: answers['sort'] as IssueSort,
       ...(answers['connection'] ? { connection: String(answers['connection']) } : {}),
     });
+  }
+
+  /** Warnings typed or pasted, one a line: each is sorted, and opened as an issue, by what stands on the record. */
+  protected async readCodes(): Promise<void> {
+    const state = this.desk.state();
+    if (!state) return;
+    const answers = await this.asker.ask({
+      title: 'What the tester says',
+      words: 'Every warning on a line of its own, as it stands there. Each is sorted; you may sort it otherwise.',
+      questions: [
+        { field: 'codes', label: 'Codes and lamps', as: 'lines', schema: string().max(MOST_TYPED).label('Codes') },
+        {
+          field: 'when',
+          label: 'When were they read?',
+          as: 'choice',
+          schema: oneOf(WHEN_READ).label('When'),
+          choices: [
+            { value: 'since', words: 'Now' },
+            { value: 'before', words: 'Before the job' },
+          ],
+          initial: 'since',
+        },
+        {
+          field: 'volts',
+          label: 'Volts when they came',
+          as: 'number',
+          suffix: 'V',
+          schema: optionalAmount(36).label('Volts'),
+        },
+      ],
+      action: 'Sort them',
+    });
+    if (!answers) return;
+    const warnings = warningsIn(String(answers['codes'] ?? ''));
+    const when = answers['when'] === 'before' ? 'before' : 'since';
+    const volts = answers['volts'] === undefined || answers['volts'] === '' ? undefined : Number(answers['volts']);
+    const before = state.codes.filter((read) => read.when === 'before').flatMap((read) => read.warnings);
+    const known = new Set([...state.issues.values()].map(({ title }) => title));
+    const sorted =
+      when === 'before'
+        ? []
+        : warnings.filter((one) => !known.has(one)).map((one) => sortWarning(state, one, before, volts));
+    this.recorder.record(
+      when === 'before' ? 'Kept for later' : `Sorted: ${several(sorted.length, 'warning')}`,
+      { kind: 'codes-read', when, warnings, ...(volts === undefined ? {} : { volts }) },
+      ...sorted.map(({ title, sort, connection }) => ({
+        kind: 'issue-opened' as const,
+        issue: uuid(),
+        title,
+        sort,
+        ...(connection ? { connection: connection.id } : {}),
+      })),
+    );
+  }
+
+  /** Why an issue is sorted so, and what clears it. */
+  protected whySorted({ title }: Issue): string {
+    const state = this.desk.state();
+    if (!state) return '';
+    const before = state.codes.filter(({ when }) => when === 'before').flatMap(({ warnings }) => warnings);
+    const read = state.codes.findLast(({ warnings }) => warnings.includes(title));
+    if (!read) return '';
+    const { why, clears } = sortWarning(state, title, before, read.volts);
+    return `${why} ${clears}`;
+  }
+
+  /** A burst was clocked: its seconds are in the field. */
+  protected clocked(seconds: number): void {
+    this.form.controls.crankSeconds.setValue(seconds);
   }
 
   protected async sortIssue({ issue, title, sort }: Issue): Promise<void> {
