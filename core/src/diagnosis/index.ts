@@ -34,4 +34,4 @@ export {
   type TroubleTest,
 } from './knowledge.js';
 export { evidenceOf, jointsOf, machineOf, raisesOf } from './on-the-job.js';
-export { TESTS } from './tests.js';
+export { TESTS } from './tests/index.js';

@@ -52,17 +52,6 @@ export const cause = (
   ...(only ? { for: only } : {}),
 });
 
-export const PETROL: ForMachine = { burns: ['petrol-injected', 'carburettor'] };
-export const INJECTED: ForMachine = { burns: ['petrol-injected'] };
-export const CARBURETTOR: ForMachine = { burns: ['carburettor'] };
-export const DIESEL: ForMachine = { burns: ['diesel-rail', 'diesel-mechanical'] };
-export const RAIL: ForMachine = { burns: ['diesel-rail'] };
-export const MECHANICAL: ForMachine = { burns: ['diesel-mechanical'] };
-export const ELECTRONIC: ForMachine = { burns: ['petrol-injected', 'diesel-rail'] };
-export const WATER: ForMachine = { cooled: 'coolant' };
-export const MANUAL: ForMachine = { gearbox: 'manual' };
-export const AUTOMATIC: ForMachine = { gearbox: 'automatic' };
-
 /** It turns over and never fires; it runs, but rough; it runs well and something else is wrong. */
 export const NEVER_FIRES: Signs = { crank: { normal: 0.95 }, fires: { never: 0.85, dies: 0.12 } };
 export const DIES: Signs = { crank: { normal: 0.95 }, fires: { dies: 0.65, never: 0.25 } };

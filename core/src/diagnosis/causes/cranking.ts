@@ -1,4 +1,5 @@
-import { AUTOMATIC, cause, ELECTRONIC, MANUAL } from './cause.js';
+import { AUTOMATIC, ELECTRONIC, MANUAL } from '../machines.js';
+import { cause } from './cause.js';
 
 /** Why it does not turn, or not as it ought to. */
 export const CRANKING = [

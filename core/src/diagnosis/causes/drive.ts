@@ -1,4 +1,5 @@
-import { AUTOMATIC, cause, MANUAL, RUNS } from './cause.js';
+import { AUTOMATIC, MANUAL } from '../machines.js';
+import { cause, RUNS } from './cause.js';
 
 /** Clutch, gearbox, shafts, mounts: what a powerpack brings back wrong. */
 export const DRIVE = [

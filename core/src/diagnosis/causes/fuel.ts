@@ -1,4 +1,5 @@
-import { CARBURETTOR, cause, DIES, DIESEL, INJECTED, MECHANICAL, NEVER_FIRES, PETROL, RAIL, ROUGH } from './cause.js';
+import { CARBURETTOR, DIESEL, INJECTED, MECHANICAL, PETROL, RAIL } from '../machines.js';
+import { cause, DIES, NEVER_FIRES, ROUGH } from './cause.js';
 
 const NO_FUEL = { sniff: { wakes: 0.85 }, plugs: { dry: 0.9 }, spark: { all: 0.97 } } as const;
 

@@ -1,4 +1,5 @@
-import { CARBURETTOR, cause, INJECTED, NEVER_FIRES, PETROL, ROUGH } from './cause.js';
+import { CARBURETTOR, INJECTED, PETROL } from '../machines.js';
+import { cause, NEVER_FIRES, ROUGH } from './cause.js';
 
 /** Sparks. */
 export const IGNITION = [

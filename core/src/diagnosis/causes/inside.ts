@@ -1,4 +1,5 @@
-import { cause, PETROL, ROUGH, RUNS, WATER } from './cause.js';
+import { PETROL, WATER } from '../machines.js';
+import { cause, ROUGH, RUNS } from './cause.js';
 
 /** Inside the engine, its breath, its oil, its water. */
 export const INSIDE = [

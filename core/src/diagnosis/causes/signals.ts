@@ -1,4 +1,5 @@
-import { cause, ELECTRONIC, INJECTED, NEVER_FIRES, RAIL, ROUGH, RUNS } from './cause.js';
+import { ELECTRONIC, INJECTED, RAIL } from '../machines.js';
+import { cause, NEVER_FIRES, ROUGH, RUNS } from './cause.js';
 
 /** Control units, sensors, looms: what was unplugged and is not home again. */
 export const SIGNALS = [

@@ -1,0 +1,201 @@
+import { ELECTRONIC } from '../machines.js';
+import { CRANK, HOT } from '../cautions.js';
+import type { TroubleTest } from '../knowledge.js';
+import { test } from './test.js';
+
+/** How it turns, and what feeds it: what is seen before anything is taken apart. */
+export const ON_THE_KEY: readonly TroubleTest[] = [
+  test(
+    'crank',
+    'How does it turn on the key?',
+    'One short burst, and listen.',
+    1,
+    'standing',
+    [
+      ['normal', 'As always', 0.9],
+      ['nothing', 'Not at all, no sound', 0.03],
+      ['click', 'It clicks', 0.03],
+      ['slow', 'Slowly', 0.03],
+      ['fast', 'Fast and light', 0.01],
+    ],
+    { caution: CRANK },
+  ),
+  test(
+    'fires',
+    'What does it do then?',
+    'Bursts of ten seconds at most, half a minute between.',
+    2,
+    'cranking',
+    [
+      ['well', 'Runs as it should', 0.6],
+      ['rough', 'Runs rough', 0.15],
+      ['dies', 'Fires and dies', 0.1],
+      ['never', 'Never fires', 0.15],
+    ],
+    { caution: CRANK },
+  ),
+  test('rest-volts', 'How many volts has the battery at rest?', 'Across its posts, everything off.', 1, 'standing', [
+    ['ok', '12.2 V or more (24.4)', 0.9],
+    ['low', 'Less', 0.1],
+  ]),
+  test(
+    'crank-volts',
+    'How many while it cranks?',
+    'Across the posts, one burst.',
+    2,
+    'standing',
+    [
+      ['ok', '9.6 V or more (19.2)', 0.85],
+      ['low', 'Less', 0.15],
+    ],
+    { caution: CRANK },
+  ),
+  test('lamps', 'What do the lamps do on the key?', 'Head lamps on, one burst.', 1, 'standing', [
+    ['stay', 'Stay bright, or dim a little', 0.85],
+    ['dim', 'Dim a lot', 0.1],
+    ['out', 'Go out', 0.05],
+  ]),
+  test(
+    'drop-ground',
+    'What is lost on the ground side while it cranks?',
+    'Meter from the battery’s minus post to the block, one burst.',
+    3,
+    'standing',
+    [
+      ['ok', '0.3 V or less', 0.9],
+      ['high', 'More', 0.1],
+    ],
+    { caution: CRANK },
+  ),
+  test(
+    'drop-plus',
+    'What is lost on the plus side while it cranks?',
+    'Meter from the plus post to the starter’s main stud, one burst.',
+    3,
+    'standing',
+    [
+      ['ok', '0.3 V or less', 0.9],
+      ['high', 'More', 0.1],
+    ],
+    { caution: CRANK },
+  ),
+  test(
+    'starter-signal',
+    'Is there voltage at the small starter terminal, key turned?',
+    'Test lamp at the signal plug, somebody at the key.',
+    4,
+    'standing',
+    [
+      ['there', 'There', 0.92],
+      ['none', 'None', 0.08],
+    ],
+    { caution: CRANK },
+  ),
+  test(
+    'by-hand',
+    'Does it turn by hand at the crank bolt?',
+    'Out of gear, forwards only, two whole turns.',
+    4,
+    'standing',
+    [
+      ['free', 'Freely', 0.95],
+      ['catches', 'Catches at one place', 0.025],
+      ['stuck', 'Not at all', 0.025],
+    ],
+    { caution: 'Battery off for it.' },
+  ),
+  test(
+    'immobiliser',
+    'Does the key lamp flash?',
+    'Key on, look for the immobiliser’s lamp.',
+    1,
+    'standing',
+    [
+      ['off', 'Goes out', 0.95],
+      ['flashes', 'Flashes or stays', 0.05],
+    ],
+    { for: ELECTRONIC },
+  ),
+  test(
+    'codes',
+    'What does the tester say?',
+    'Read all control units, write every code down, then clear and read again.',
+    5,
+    'standing',
+    [
+      ['none', 'Nothing', 0.55],
+      ['speed', 'Crank or cam sensor', 0.06],
+      ['fuel', 'Fuel pressure or injectors', 0.08],
+      ['ignition', 'Misfire or coil', 0.07],
+      ['air', 'Air, throttle or boost', 0.1],
+      ['key', 'Immobiliser', 0.02],
+      ['many', 'Many, of all kinds', 0.12],
+    ],
+    { for: ELECTRONIC },
+  ),
+  test(
+    'rev-signal',
+    'Does the tester, or the needle, show revolutions while cranking?',
+    'One burst, eyes on it.',
+    2,
+    'standing',
+    [
+      ['there', 'It does', 0.93],
+      ['none', 'Nought', 0.07],
+    ],
+    { for: ELECTRONIC, caution: CRANK },
+  ),
+  test(
+    'unit-feeds',
+    'Have the control unit’s pins their plus and their grounds?',
+    'By the pin table, key on, with a lamp as load.',
+    8,
+    'standing',
+    [
+      ['all', 'All of them', 0.95],
+      ['missing', 'One is missing', 0.05],
+    ],
+    { for: ELECTRONIC },
+  ),
+  test(
+    'wiggle',
+    'Does it change when plugs and looms are moved?',
+    'One by one what was unplugged on this job, running or with the tester on.',
+    10,
+    'standing',
+    [
+      ['no', 'No', 0.9],
+      ['changes', 'At one of them', 0.1],
+    ],
+    { caution: HOT },
+  ),
+  test(
+    'pins',
+    'Are the pins home and the leads whole?',
+    'Plug by plug of what was off: pin pushed back, continuity by the pin table.',
+    20,
+    'standing',
+    [
+      ['whole', 'All', 0.93],
+      ['broken', 'One is not', 0.07],
+    ],
+  ),
+  test(
+    'oil-gauge',
+    'What does oil pressure do?',
+    'Gauge in place of the sender; stop at once without it.',
+    6,
+    'cranking',
+    [
+      ['shows', 'Shows within seconds', 0.93],
+      ['low', 'Low', 0.03],
+      ['none', 'None', 0.04],
+    ],
+    { caution: 'No pressure, no running: stop.' },
+  ),
+  test('oil-lamp', 'What does the oil lamp do?', 'Key on, then cranking.', 1, 'standing', [
+    ['right', 'On, and out with pressure', 0.9],
+    ['stays', 'Stays on', 0.06],
+    ['dark', 'Never lights', 0.04],
+  ]),
+];
