@@ -25,6 +25,7 @@ import { PhotoStore } from './photos/photo-store.js';
 import { photoRoutes } from './photos/routes.js';
 import { runSheetRoutes } from './run-sheet/routes.js';
 import { shopRoutes } from './shop/routes.js';
+import { benchBoxRoutes } from './bench-box/routes.js';
 import { torqueWrenchRoutes } from './torque-wrench/routes.js';
 import { ShopStore } from './shop/shop-store.js';
 import { usesOf } from './shop/wrench-uses.js';
@@ -115,6 +116,7 @@ export function appOf({
     houseRoutes(jobs, cards),
     craneScaleRoutes(closing),
     torqueWrenchRoutes(closing),
+    benchBoxRoutes(closing),
     healthRoutes(database, room, now),
     backupRoutes(backup),
   ];

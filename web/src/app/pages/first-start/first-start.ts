@@ -4,6 +4,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild
 import { FormControl, FormGroup, FormGroupDirective, ReactiveFormsModule } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { MatExpansionModule } from '@angular/material/expansion';
 import { amount, name, oneOf, optionalAmount, optionalText, text } from '@brisk/contracts/fields';
 import {
   ISSUE_SORTS,
@@ -14,6 +15,7 @@ import {
   type StartResult,
   RESULT_WORDS,
 } from '@brisk/core/first-start';
+import type { BurstTrace } from '@brisk/core/instrument';
 import { gateOf, nextUp, unsettled, WHEN_READ, type Issue } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { v4 as uuid } from 'uuid';
@@ -28,6 +30,7 @@ import { HoldPoint } from '../../working-step/hold-point';
 import { Recorder } from '../../session/recorder';
 import { StepInHand } from '../../working-step/step-in-hand';
 import { SORT_WORDS } from '../../words/trade-words';
+import { BenchBox } from './bench-box';
 import { BurstClock } from './burst-clock';
 import { StartTabs } from './start-tabs';
 import { VoltsChart } from './volts-chart';
@@ -39,7 +42,9 @@ const MOST_TYPED = 20_000;
 @Component({
   selector: 'bl-first-start',
   imports: [
+    BenchBox,
     BurstClock,
+    MatExpansionModule,
     EntryField,
     HoldPoint,
     MatButton,
@@ -218,6 +223,12 @@ export class FirstStart {
     if (!read) return '';
     const { why, clears } = sortWarning(state, title, before, read.volts);
     return `${why} ${clears}`;
+  }
+
+  /** A burst was read by the box: its figures are in the fields, to be recorded or not. */
+  protected read({ voltsBefore, voltsLowest, crankSeconds, result }: BurstTrace): void {
+    // What is recorded says where its figures are from.
+    this.form.patchValue({ voltsBefore, voltsLowest, crankSeconds, result, note: 'By the simulated bench box' });
   }
 
   /** A burst was clocked: its seconds are in the field. */
