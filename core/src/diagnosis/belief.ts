@@ -195,8 +195,9 @@ export interface NextTest {
   }[];
 }
 
-/** What can hurt or break something costs so many minutes more. */
+/** What can hurt or break something costs so many minutes more; and every test its way there and back, or the cheapest tell nothing. */
 const RISK_MIN = 2;
+const WAY_MIN = 2;
 
 /**
  * Tests that fit the machine and were not done, the one first that tells most for its minutes: expected drop of the entropy of
@@ -234,7 +235,8 @@ export function nextTests(
       return {
         test,
         bits,
-        bitsAMinute: bits / (test.minutes + (test.caution === undefined || test.looksAt !== undefined ? 0 : RISK_MIN)),
+        bitsAMinute:
+          bits / (test.minutes + WAY_MIN + (test.caution === undefined || test.looksAt !== undefined ? 0 : RISK_MIN)),
         answers: answers.map(({ entropy: _entropy, ...answer }) => answer),
       };
     })

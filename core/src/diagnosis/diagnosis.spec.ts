@@ -167,6 +167,12 @@ describe('the next test', () => {
     expect([...states]).toEqual(['standing']);
   });
 
+  it('is about what is complained of, not the cheapest there is', () => {
+    const hot = next(pickup, true, 'complaint=temperature', 'fires=well').slice(0, 4);
+    expect(hot.map(({ test }) => test.id).join()).not.toMatch(/pedal|oil-lamp|gears|noise/);
+    expect(hot[0]?.test.id).toMatch(/air-lock|temperature|heater|coolant-bubbles|fan/);
+  });
+
   it('shows what to watch wherever hands go in, and fuel above all', () => {
     for (const { test } of next(pickup, true, 'crank=normal', 'fires=never', 'pump-hum=hums', 'fuel-pressure=low'))
       if (test.looksAt !== undefined || test.state !== 'standing')
