@@ -946,6 +946,18 @@ function tender() {
     openItems: openItems(crew.state).length,
     note: 'Siren ground is on the map now.',
   });
+  const looks = [
+    { look: idFrom('tender cold'), what: 'Cold, next morning: every level', dueOn: '2026-10-01' },
+    {
+      look: idFrom('tender mount'),
+      what: 'New front mount: its nut, the rubber, the gap',
+      dueOn: '2026-11-20',
+      afterKm: 200,
+    },
+  ];
+  crew.write('Ines', 4, ...looks.map((look) => ({ kind: 'second-look-planned', ...look })));
+  crew.comeBackOn('2026-10-01');
+  crew.write('Kamal', 9, { kind: 'second-look-done', look: looks[0].look, note: 'A quarter litre of coolant' });
   return crew;
 }
 

@@ -26,6 +26,7 @@ const VIEWS: Readonly<Record<string, readonly string[]>> = {
     '/first-start/ready',
     '/first-start/battery',
     '/first-start/trouble',
+    '/first-start/running-in',
     '/handover',
   ],
   'Fire tender': ['/handover'],

@@ -60,6 +60,14 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     note: 'The third',
   },
   'cause-found': { kind: 'cause-found', cause: 'coil-plug', name: 'A coil is unplugged', mended: 'Pushed home' },
+  'second-look-planned': {
+    kind: 'second-look-planned',
+    look: 'look-1',
+    what: 'Wheel bolts',
+    dueOn: '2026-03-09',
+    afterKm: 50,
+  },
+  'second-look-done': { kind: 'second-look-done', look: 'look-1', note: 'All tight' },
   'codes-read': { kind: 'codes-read', when: 'before', warnings: ['Glow lamp'], volts: 12.4 },
   'ground-checked': {
     kind: 'ground-checked',
@@ -338,6 +346,8 @@ describe('ledger entries', () => {
         'ohms',
         'dropV',
         'volts',
+        'dueOn',
+        'afterKm',
       ],
       ...['went', 'not', 'readingMm', 'belt', 'from', 'to', 'accepted', 'figureMm'],
       ...['supplier', 'priceCents', 'leadDays', 'expectedOn', 'causeOfDeath', 'budgetCents', 'budgetHours'],

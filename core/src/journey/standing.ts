@@ -25,6 +25,8 @@ export interface Standing {
   readonly minutesLeft: number;
   readonly position: number;
   readonly lastEntryAt?: string;
+  /** Second looks that are planned and not taken. */
+  readonly secondLooks?: readonly { readonly what: string; readonly dueOn?: string }[];
 }
 
 /** How the job of `state` stands. */
@@ -32,6 +34,9 @@ export function standingOf(state: JobState): Standing {
   const next = nextUp(state);
   const operations = [...state.work.operations.values()];
   const lastEntryAt = state.entries.at(-1)?.at;
+  const secondLooks = [...state.secondLooks.values()].flatMap(({ what, dueOn, done }) =>
+    done ? [] : [{ what, ...(dueOn === undefined ? {} : { dueOn }) }],
+  );
   return {
     stop: stopOf(state),
     handedOver: state.handedOver !== undefined,
@@ -43,6 +48,7 @@ export function standingOf(state: JobState): Standing {
     minutesLeft: Math.round(runSheet(state).minutes.likely),
     position: state.position,
     ...(lastEntryAt ? { lastEntryAt } : {}),
+    ...(secondLooks.length > 0 ? { secondLooks } : {}),
   };
 }
 

@@ -95,6 +95,11 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
     { test: 'spark', asked: 'Does it spark?', answer: 'one', answered: 'Missing on one', note: 'The third' },
     /^Does it spark\? Missing on one\. The third$/,
   ],
+  'second-look-planned': [
+    { look: 'l', what: 'Wheel bolts', dueOn: '2026-03-09', afterKm: 50 },
+    /^Second look: Wheel bolts, on 2026-03-09, after 50 km$/,
+  ],
+  'second-look-done': [{ look: 'l', note: 'All tight' }, /^Looked once more: l\. All tight$/],
   'codes-read': [
     { when: 'before', warnings: ['Glow lamp', 'Boost low'], volts: 12.4 },
     /^Glow lamp; Boost low, read before the job at 12\.4 V$/,

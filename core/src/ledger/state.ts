@@ -45,6 +45,7 @@ import type { GroundCheck } from './entries/start/ground-checked.js';
 import type { Issue } from './entries/start/issue-opened.js';
 import type { FoundCause } from './entries/start/cause-found.js';
 import type { ReadCodes } from './entries/start/codes-read.js';
+import type { SecondLook } from './entries/start/second-look-planned.js';
 import type { Attempt } from './entries/start/start-attempted.js';
 import type { TestDone } from './entries/start/trouble-test-done.js';
 import type { SkipMode } from './entries/steps/operation-skipped.js';
@@ -137,6 +138,8 @@ export interface JobRecord {
   readonly causesFound: readonly FoundCause[];
   /** Warnings that were read, before the job and since. */
   readonly codes: readonly ReadCodes[];
+  /** What is looked at once more, and when. */
+  readonly secondLooks: ReadonlyMap<string, SecondLook>;
   readonly issues: ReadonlyMap<string, Issue>;
   readonly plans: ReadonlyMap<Half, FollowedPlan>;
   /** What the crane scale read, first to last. */
@@ -195,6 +198,7 @@ export function emptyRecord(): JobRecord {
     troubleTests: [],
     causesFound: [],
     codes: [],
+    secondLooks: new Map(),
     issues: new Map(),
     plans: new Map(),
     loads: [],

@@ -142,6 +142,11 @@ export const routes: Routes = [
         title: 'What is wrong',
         loadComponent: () => import('./pages/first-start/trouble').then((m) => m.Trouble),
       },
+      {
+        path: 'first-start/running-in',
+        title: 'Running in',
+        loadComponent: () => import('./pages/first-start/running-in').then((m) => m.RunningIn),
+      },
       { path: 'bags', title: 'Bags', loadComponent: () => import('./pages/bags/bags').then((m) => m.Bags) },
       {
         path: 'bags/:connection',

@@ -52,6 +52,7 @@ export const exhaustSystem: Piece = {
         access: [behind('heat-shield', 'The heat shield covers the exhaust nuts.')],
         tip: 'Soak them first and let them stand. Studs may come out with the nuts.',
         nm: 24,
+        again: true,
         loose: 'exhaust',
         back: 'New gasket, new nuts, loose until the pipe is in line.',
       },

@@ -56,6 +56,8 @@ import { startAttempted } from './start/start-attempted.js';
 import { troubleTestDone } from './start/trouble-test-done.js';
 import { causeFound } from './start/cause-found.js';
 import { codesRead } from './start/codes-read.js';
+import { secondLookDone } from './start/second-look-done.js';
+import { secondLookPlanned } from './start/second-look-planned.js';
 import { heightSet } from './steps/height-set.js';
 import { holdPointSigned } from './steps/hold-point-signed.js';
 import { operationDone } from './steps/operation-done.js';
@@ -128,6 +130,8 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'trouble-test-done': troubleTestDone,
   'cause-found': causeFound,
   'codes-read': codesRead,
+  'second-look-planned': secondLookPlanned,
+  'second-look-done': secondLookDone,
   'issue-opened': issueOpened,
   'issue-sorted': issueSorted,
   'issue-closed': issueClosed,

@@ -1,4 +1,4 @@
-import { NOTHING, refuse } from '../../refusal.js';
+import { NOTHING } from '../../refusal.js';
 import type { Mark } from '../../state.js';
 import type { EntryRules } from '../entry-rules.js';
 
@@ -14,8 +14,7 @@ export interface CauseFound {
 export type FoundCause = Omit<CauseFound, 'kind'> & Mark;
 
 export const causeFound: EntryRules<CauseFound> = {
-  mayFollow: (state) =>
-    state.handedOver ? refuse('closed', 'It is handed over. Open a job for what came up since.') : NOTHING,
+  mayFollow: () => NOTHING,
   fold: (draft, { cause, name, mended }, mark) => void draft.causesFound.push({ cause, name, mended, ...mark }),
   stop: () => 'first-start',
   minutes: 'of-what-comes-next',

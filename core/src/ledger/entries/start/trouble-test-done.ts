@@ -1,5 +1,5 @@
 import type { OpenItem } from '../../open-item.js';
-import { NOTHING, refuse } from '../../refusal.js';
+import { NOTHING } from '../../refusal.js';
 import type { Mark } from '../../state.js';
 import type { EntryRules } from '../entry-rules.js';
 
@@ -16,8 +16,7 @@ export interface TroubleTestDone {
 export type TestDone = Omit<TroubleTestDone, 'kind'> & Mark;
 
 export const troubleTestDone: EntryRules<TroubleTestDone> = {
-  mayFollow: (state) =>
-    state.handedOver ? refuse('closed', 'It is handed over. Open a job for what came up since.') : NOTHING,
+  mayFollow: () => NOTHING,
   fold: (draft, { test, asked, answer, answered, note }, mark) =>
     void draft.troubleTests.push({ test, asked, answer, answered, ...(note ? { note } : {}), ...mark }),
   stop: () => 'first-start',

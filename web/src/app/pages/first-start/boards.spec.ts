@@ -6,6 +6,7 @@ import { Ask } from '../../ui/ask';
 import type { Answers } from '../../ui/asking';
 import { BatteryBoard } from './battery';
 import { Ready } from './ready';
+import { RunningIn } from './running-in';
 import { Trouble } from './trouble';
 
 const job = { ...testJob, plan: { ...testJob.plan, rules: RULES_NOW } };
@@ -132,5 +133,42 @@ describe('the battery', () => {
     type(view.element, 'rest', '25');
     await view.settle();
     expect(view.text()).toContain('Is it the other voltage');
+  });
+});
+
+describe('running in', () => {
+  const open = (answers?: Answers) =>
+    openView(RunningIn, signed(), undefined, {
+      job,
+      providers: [{ provide: Ask, useValue: { ask: () => Promise.resolve(answers) } }],
+    });
+
+  it('shows what comes once it has run, and what is worth another look; planned, looked at and kept', async () => {
+    const view = await open({ note: 'All tight' });
+    expect(view.text()).toContain('Warm up and bleed the coolant');
+    await view.press('Plan all of them');
+    await view.settle();
+    const planned = view.server.entries.filter(({ kind }) => kind === 'second-look-planned');
+    expect(planned.length).toBeGreaterThan(1);
+    expect(planned[0]).toMatchObject({ dueOn: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) });
+    expect(view.text()).not.toContain('Worth another look');
+    await view.press(/^Looked at: Cold, next morning/);
+    await view.settle();
+    expect(last(view)).toMatchObject({ kind: 'second-look-done', note: 'All tight' });
+    expect(view.text()).toContain('All tight');
+  });
+
+  it('takes one of the crew’s own, and refuses one without a day or a distance', async () => {
+    const answers: Record<string, string> = { what: 'Siren ground', dueOn: '', afterKm: '' };
+    const view = await open(answers);
+    const before = view.server.entries.length;
+    await view.press('Another one');
+    await view.settle();
+    expect(view.server.entries.length).toBe(before);
+    answers['dueOn'] = '2020-03-02';
+    await view.press('Another one');
+    await view.settle();
+    expect(last(view)).toMatchObject({ what: 'Siren ground', dueOn: '2020-03-02' });
+    expect(view.text()).toContain('Due: on 2020-03-02');
   });
 });

@@ -6,6 +6,7 @@ const TABS = [
   { at: 'first-start/ready', words: 'What the key would do' },
   { at: 'first-start/battery', words: 'Battery' },
   { at: 'first-start/trouble', words: 'What is wrong' },
+  { at: 'first-start/running-in', words: 'Running in' },
 ] as const satisfies readonly StopTab[];
 
 /** What there is to know at this stop, and, between the tags, the part of it that is open. */

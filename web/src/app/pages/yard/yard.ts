@@ -10,6 +10,7 @@ import { MatSlideToggle } from '@angular/material/slide-toggle';
 import type { Bundle } from '@brisk/contracts/bundle';
 import type { JobSummary } from '@brisk/contracts/job';
 import { STOPS, STOP_WORDS } from '@brisk/core/ledger';
+import { lookDue } from '@brisk/core/running-in';
 import { duration, several } from '@brisk/core/words';
 import { catchError, EMPTY, exhaustMap, firstValueFrom, Subject, timer, merge } from 'rxjs';
 import { format, isValid, parseISO } from 'date-fns';
@@ -67,6 +68,7 @@ export class Yard {
           is: job.handedOver || index < STOPS.indexOf(job.stop) ? 'past' : stop === job.stop ? 'here' : 'ahead',
         })),
         due: moment(job.dueOn, 'd MMM'),
+        looks: (job.secondLooks ?? []).filter((look) => lookDue(look, format(new Date(), 'yyyy-MM-dd'))),
         last: moment(job.lastEntryAt, 'd MMM HH:mm'),
       })),
   );

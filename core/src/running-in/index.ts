@@ -1,0 +1,5 @@
+/**
+ * Running in: what is looked at once more after the first run, by what was done on this job, what to go easy on until then, and
+ * which second looks are due.
+ */
+export { goEasyOn, lookDue, proposedLooks, type ProposedLook } from './running-in.js';
