@@ -22,7 +22,14 @@ it.each([
   ['battery-negative', 'will-not-crank'],
   ['engine-ground', 'will-not-crank'],
   ['starter-signal', 'will-not-crank'],
-  ['fuel-feed', 'burns'],
+  ['fuel-feed', 'sprays'],
+  ['starter-cable', 'shorts'],
+  ['selector-rod', 'lurches'],
+  ['gearbox-vent', 'looks'],
+  ['flexplate-bolts', 'breaks'],
+  ['fan-plug', 'runs-badly'],
+  ['belt-run', 'runs-badly'],
+  ['alternator-cable', 'shorts'],
   ['oil-cooler-lines', 'loses-oil'],
   ['upper-hose', 'loses-coolant'],
   ['crankshaft-sensor', 'will-not-fire'],
@@ -35,11 +42,24 @@ it.each([
   else expect(['oil-cooler-lines', 'prop-rear', 'crankshaft-sensor']).toContain(id);
 });
 
+it('a loose flywheel speaks against cranking, a loose wheel against running', () => {
+  const joints = usualMap('transverse-cradle').connections;
+  const harm = (id: string) => joints.filter((one) => one.id === id).map(wouldDo)[0];
+  expect(harm('flywheel-bolts')).toBe('breaks');
+  expect(harm('wheel-left-bolts')).toBe('hurts');
+});
+
 describe('what the key would do', () => {
   it('with the weight on the gear, speaks against everything, turning by hand as well', () => {
     const out = upTo(allLifted);
     for (const purpose of PURPOSES) expect(against(out, purpose).join()).toMatch(/Not done: /);
     expect(readiness(out).warned[0]?.harm).toBe('hangs');
+  });
+
+  it('with fuel open speaks against cranking as well: a pump the engine drives sprays', () => {
+    const end = upTo((state) => nextUp(state)?.operation.holdPoint === 'pre-start');
+    for (const purpose of ['crank-for-oil', 'prime-fuel', 'fire', 'run'] as const)
+      expect(against(end, purpose).join()).toMatch(/fuel feed.*nobody looked at it/);
   });
 
   it('is less and less as the work goes on, and each purpose asks at least what the one before does', () => {

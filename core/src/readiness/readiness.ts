@@ -18,6 +18,9 @@ import { wouldDo } from './would-do.js';
 export const HARMS = [
   'hangs',
   'hurts',
+  'lurches',
+  'sprays',
+  'shorts',
   'burns',
   'breaks',
   'loses-oil',
@@ -32,7 +35,10 @@ export type Harm = (typeof HARMS)[number];
 export const HARM_WORDS: Readonly<Record<Harm, string>> = {
   hangs: 'Its weight is on lifting gear',
   hurts: 'It can hurt somebody',
-  burns: 'It can burn',
+  lurches: 'It may stand in gear: it lurches',
+  sprays: 'It can spray fuel',
+  shorts: 'A live lead lies open: it sparks',
+  burns: 'Hot gas comes out where it should not',
   breaks: 'It breaks something',
   'loses-oil': 'It loses oil, or runs without',
   'loses-coolant': 'It loses coolant, or boils',
@@ -61,7 +67,11 @@ export const PURPOSE_WORDS: Readonly<Record<Purpose, { readonly name: string; re
 const AGAINST: Readonly<Record<Harm, readonly Purpose[]>> = {
   hangs: PURPOSES,
   hurts: ['fire', 'run'],
-  burns: ['prime-fuel', 'fire', 'run'],
+  lurches: ['crank-for-oil', 'fire', 'run'],
+  // A pump that the engine drives sprays while it is cranked, one with a motor from the key on.
+  sprays: ['crank-for-oil', 'prime-fuel', 'fire', 'run'],
+  shorts: ['crank-for-oil', 'prime-fuel', 'fire', 'run'],
+  burns: ['fire', 'run'],
   breaks: ['crank-for-oil', 'fire', 'run'],
   'loses-oil': ['crank-for-oil', 'fire', 'run'],
   'loses-coolant': ['run'],
