@@ -81,7 +81,7 @@ describe('a circuit', () => {
 
   it.each([
     [out(20), /20 l is more than the coolant holds/],
-    [out(1, { onTop: true, joint: 'sump-bolts' }), /does not belong to the circuit|There is no/],
+    [out(1, { onTop: true, joint: 'nowhere' }), /There is no connection|no connection called/],
     [{ kind: 'fill-planned', circuit: 'coolant', freezingC: -80 }, /not to -80/],
     [{ kind: 'fill-planned', circuit: 'milk' }, /no circuit called “milk”/],
     [{ kind: 'level-set', circuit: 'coolant', addedL: 0.2 }, /Fill the coolant first/],
@@ -110,6 +110,32 @@ describe('a circuit', () => {
       }),
       { numRuns: 60 },
     );
+  });
+});
+
+describe('a unit that gives way to another', () => {
+  const another = then(drained, out(6.8), {
+    kind: 'unit-decided',
+    unit: 'engine',
+    becomes: 'exchange',
+    comesWith: [],
+  });
+  const changed = workOn(another, recorder('Ines', '2026-04-01T07:00:00.000Z'), (state) =>
+    isDone(state, 'shift:change-engine'),
+  ).state;
+
+  it('takes along what was in it, and nothing of what is filled afterwards', () => {
+    expect(coolant(changed).leftWithUnitL).toBeCloseTo(2.8 * 0.7, 9);
+    expect(coolant(changed).insideL).toBeCloseTo(2.8 * 0.3, 9);
+    const filled = then(changed, { ...out(8.7, { onTop: true }), direction: 'in' } as EntryBody);
+    expect(coolant(filled).insideL).toBeCloseTo(2.8 * 0.3 + 8.7, 9);
+  });
+
+  it('is full once it is filled, where nobody measured', () => {
+    const filled = workOn(changed, recorder('Ines', '2026-05-01T07:00:00.000Z'), (state) =>
+      isDone(state, 'fill:coolant'),
+    ).state;
+    expect(coolant(filled).insideL).toBeCloseTo(9.6, 9);
   });
 });
 

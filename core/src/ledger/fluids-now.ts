@@ -54,6 +54,8 @@ export function circuitNow(state: JobState, id: CircuitId): CircuitNow | undefin
   const { out, in: taken, flows = [] } = state.litres.get(id) ?? {};
   let insideL = circuit.capacityL;
   let overL = 0;
+  let leftWithUnitL = 0;
+  let refilled = false;
   let share = flows.find(({ direction, share: strong }) => direction === 'out' && strong !== undefined)?.share;
   share ??= state.fills.get(id)?.shareInside;
   for (const { direction, litres, share: strong } of flows) {
@@ -61,6 +63,11 @@ export function circuitNow(state: JobState, id: CircuitId): CircuitNow | undefin
       overL = Math.max(overL, litres - insideL);
       insideL = Math.max(0, insideL - litres);
     } else {
+      if (!refilled) {
+        leftWithUnitL = goneWithUnit(state, circuit, insideL);
+        insideL -= leftWithUnitL;
+        refilled = true;
+      }
       if (share !== undefined && strong !== undefined && insideL + litres > 0)
         share = (insideL * share + litres * strong) / (insideL + litres);
       else if (insideL > 0) share = undefined;
@@ -70,8 +77,12 @@ export function circuitNow(state: JobState, id: CircuitId): CircuitNow | undefin
   }
   // Drained and nobody measured: what usually runs out did.
   if (out === undefined && isDone(state, drain)) insideL = Math.max(0, insideL - circuit.drainsL);
-  const leftWithUnitL = goneWithUnit(state, circuit, insideL);
-  insideL -= leftWithUnitL;
+  const filled = isDone(state, operationId.fill(id));
+  if (!refilled) {
+    leftWithUnitL = goneWithUnit(state, circuit, insideL);
+    // Filled and nobody measured: it is taken to be full.
+    insideL = filled ? circuit.capacityL : insideL - leftWithUnitL;
+  }
   const own = [...state.work.connections.values()].filter((connection) => connection.circuit === id);
   const openSince = own
     .filter((connection) => isOpen(state, connection.id))
@@ -89,7 +100,7 @@ export function circuitNow(state: JobState, id: CircuitId): CircuitNow | undefin
     circuit,
     drains: state.work.operations.has(drain),
     drained: isDone(state, drain),
-    filled: isDone(state, operationId.fill(id)),
+    filled,
     ...(out === undefined ? {} : { caughtL: out }),
     ...(taken === undefined ? {} : { filledL: taken }),
     insideL,

@@ -1,4 +1,4 @@
-import { LOOK_WORDS, looksAtClosing, type Look } from '../../../adjusting/index.js';
+import { LOOK_WORDS, type Look } from '../../../adjusting/index.js';
 import type { ConnectionId } from '../../../connection-map/index.js';
 import { operationId } from '../../../teardown/index.js';
 import type { OpenItem } from '../../open-item.js';
@@ -22,14 +22,12 @@ export interface LookTaken extends Mark {
 }
 
 export const jointLookedAt: EntryRules<JointLookedAt> = {
-  mayFollow({ work }, { connection: id, looks, good, note }) {
+  // What is asked of a joint changes with what holds it: a look that was taken stands all the same.
+  mayFollow({ work }, { connection: id, good, note }) {
     const connection = work.connections.get(id);
     if (!connection) return unknown('connection', id);
     if (!work.operations.has(operationId.close(id)))
       return refuse('sense', `${connection.name} is not put together on this job.`);
-    const asked = looksAtClosing(connection).map(({ look }) => look);
-    const other = looks.find((look) => !asked.includes(look));
-    if (other) return refuse('sense', `“${LOOK_WORDS[other].asked}” is nothing that is asked of ${connection.name}.`);
     return good || note ? NOTHING : refuse('sense', 'Write what is wrong with it.');
   },
   fold(draft, { connection, looks, good, note }, mark) {

@@ -45,8 +45,7 @@ export const fluidMeasured: EntryRules<FluidMeasured> = {
   mayFollow({ work, litres: known }, { circuit: id, direction, litres, onTop, joint }) {
     const circuit = work.plan.map.circuits.find((one) => one.id === id);
     if (!circuit) return unknown('circuit', id);
-    if (joint !== undefined && work.connections.get(joint)?.circuit !== id)
-      return refuse('sense', 'That joint does not belong to the circuit.');
+    if (joint !== undefined && !work.connections.has(joint)) return unknown('connection', joint);
     const { name, capacityL } = circuit;
     const before = known.get(id);
     // What came out again and again went in again and again between.
@@ -70,7 +69,11 @@ export const fluidMeasured: EntryRules<FluidMeasured> = {
   },
   stop: (_, { direction }) => (direction === 'out' ? 'strip' : 'refit'),
   minutes: 'of-what-comes-next',
-  binds: ({ circuit }) => ({ circuits: [circuit], been: 'measured' }),
+  binds: ({ circuit, joint }) => ({
+    circuits: [circuit],
+    ...(joint === undefined ? {} : { connections: [joint] }),
+    been: 'measured',
+  }),
   leavesOpen: (state) =>
     state.work.plan.map.circuits.flatMap(({ id, name, drainsL }): readonly OpenItem[] => {
       const { out, in: taken } = state.litres.get(id) ?? {};
