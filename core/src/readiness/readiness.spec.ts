@@ -88,6 +88,21 @@ describe('what the key would do', () => {
     expect(readiness(signed).warned).toEqual([]);
   });
 
+  it('speaks against cranking where the battery was pulled too low, until the trouble is closed', () => {
+    const signed = upTo((state) => isDone(state, 'hold:pre-start'));
+    const weak = then(signed, {
+      kind: 'start-attempted',
+      voltsBefore: 12.1,
+      voltsLowest: 9.2,
+      crankSeconds: 8,
+      result: 'cranks',
+    });
+    expect(against(weak, 'crank-for-oil').join()).toMatch(/It sank to 9\.2 V while cranking/);
+    expect(against(weak, 'by-hand')).toEqual([]);
+    const charged = then(weak, { kind: 'cause-found', cause: 'battery-flat', name: 'Flat', mended: 'Charged' });
+    expect(readiness(charged).warned).toEqual([]);
+  });
+
   it('keeps what was left off, with its reason', () => {
     const before = upTo((state) => nextUp(state)?.operation.holdPoint === 'made-safe');
     const left = then(upTo(allLifted), {

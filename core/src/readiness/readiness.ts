@@ -12,6 +12,7 @@ import {
 } from '../ledger/index.js';
 import { operationId, type Operation } from '../teardown/index.js';
 import { sentence } from '../words/index.js';
+import { batteryStops } from './battery-stops.js';
 import { wouldDo } from './would-do.js';
 
 /** What would come of it if one turned the key now, the gravest first. */
@@ -98,6 +99,7 @@ export interface Readiness {
 /** What the record of `state` has against turning the key now. */
 export function readiness(state: JobState): Readiness {
   const warned = [
+    ...batteryStops(state).map((words): Warned => ({ harm: 'will-not-crank', words })),
     ...openJoints(state),
     ...notTight(state),
     ...uneven(state),

@@ -17,8 +17,8 @@ import {
   type Belief,
   type NextTest,
 } from '@brisk/core/diagnosis';
-import { startAdvice } from '@brisk/core/first-start';
 import { gateOf } from '@brisk/core/ledger';
+import { batteryStops } from '@brisk/core/readiness';
 import { duration, several } from '@brisk/core/words';
 import { BayHere } from '../../map/bay-here';
 import { Desk } from '../../session/desk';
@@ -64,11 +64,7 @@ export class Trouble {
   /** Why nobody cranks now, though the hold point is signed: what the last attempt did to the battery. */
   protected readonly stops = computed(() => {
     const state = this.desk.state();
-    const closed = state?.causesFound.at(-1)?.at;
-    const attempts = (state?.attempts ?? []).filter(({ at }) => closed === undefined || at > closed);
-    return startAdvice(attempts, new Date().toISOString())
-      .filter(({ stop }) => stop)
-      .map(({ words }) => words);
+    return state ? batteryStops(state) : [];
   });
   private readonly tests = computed(() => {
     const machine = this.machine();
