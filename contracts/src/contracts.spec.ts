@@ -295,7 +295,22 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
   'splice-done': { kind: 'splice-done', splice: 'C1.4-X1.6' },
   'life-guessed': { kind: 'life-guessed', renewal: 'clutch', yearsLeft: 2.5, kmLeft: 40_000 },
   'terms-set': { kind: 'terms-set', yearsIn: 5, kmPerYear: 16_000, budgetCents: 60_000, budgetHours: 8 },
-  'start-attempted': { kind: 'start-attempted', voltsBefore: 12.6, voltsLowest: 10, crankSeconds: 6, result: 'runs' },
+  'start-attempted': {
+    kind: 'start-attempted',
+    voltsBefore: 12.6,
+    voltsLowest: 10,
+    crankSeconds: 6,
+    result: 'cranks',
+    purpose: 'oil',
+    read: {
+      from: 'box',
+      crankRpm: 210,
+      cylinders: 4,
+      weak: 0,
+      codes: ['Misfire'],
+      trace: { everyMs: 100, volts: [12.6, 10], amps: [0, 180], rpm: [0, 210] },
+    },
+  },
   'issue-opened': { kind: 'issue-opened', issue: uuid, title: 'Lamp', sort: 'real' },
   'issue-sorted': { kind: 'issue-sorted', issue: uuid, sort: 'stored' },
   'issue-closed': { kind: 'issue-closed', issue: uuid, how: 'Cleared' },
@@ -348,6 +363,7 @@ describe('ledger entries', () => {
         'volts',
         'dueOn',
         'afterKm',
+        'purpose',
       ],
       ...['went', 'not', 'readingMm', 'belt', 'from', 'to', 'accepted', 'figureMm'],
       ...['supplier', 'priceCents', 'leadDays', 'expectedOn', 'causeOfDeath', 'budgetCents', 'budgetHours'],
@@ -359,6 +375,21 @@ describe('ledger entries', () => {
       const { [field]: _left, ...rest } = entry as unknown as Record<string, unknown>;
       expect(wordsOf(entrySchema, rest)).toMatch(new RegExp(`${field}.*is missing`, 'i'));
     }
+  });
+
+  it('a trace has as many points of each figure, and none too many', () => {
+    const attempt = good['start-attempted'];
+    if (attempt.kind !== 'start-attempted' || !attempt.read?.trace) throw new Error('It has a trace.');
+    const { read } = attempt;
+    const withTrace = (trace: object) => ({
+      ...attempt,
+      ...head,
+      read: { ...read, trace: { ...read.trace, ...trace } },
+    });
+    expect(wordsOf(entrySchema, withTrace({ amps: [1] }))).toContain('as many volts as amperes and revolutions');
+    const long = Array.from({ length: 301 }, () => 12);
+    expect(wordsOf(entrySchema, withTrace({ volts: long, amps: long, rpm: long }))).toMatch(/volts/);
+    expect(wordsOf(entrySchema, withTrace({ volts: [1e9, 1] }))).toMatch(/volts/);
   });
 
   it.each(entries)('%s is refused with a field too many', (_kind, entry) => {

@@ -116,7 +116,7 @@ export function appOf({
     houseRoutes(jobs, cards),
     craneScaleRoutes(closing),
     torqueWrenchRoutes(closing),
-    benchBoxRoutes(closing),
+    benchBoxRoutes(closing, now),
     healthRoutes(database, room, now),
     backupRoutes(backup),
   ];

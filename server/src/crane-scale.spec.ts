@@ -1,3 +1,4 @@
+import { eventsFrom } from './testing/events.js';
 import { TestServer } from './testing/test-server.js';
 
 let server: TestServer;
@@ -8,21 +9,8 @@ afterAll(() => server.stop());
 
 /** The first `count` readings a scale sends. */
 async function readings(query: string, count: number): Promise<readonly Record<string, unknown>[]> {
-  const off = new AbortController();
-  const response = await fetch(`${server.address}/api/simulated-crane-scale?${query}`, { signal: off.signal });
-  expect(response.headers.get('content-type')).toContain('text/event-stream');
-  const sent: Record<string, unknown>[] = [];
-  const words = new TextDecoder();
-  let text = '';
-  for await (const bytes of response.body as unknown as AsyncIterable<Uint8Array>) {
-    text += words.decode(bytes, { stream: true });
-    const events = text.split('\n\n');
-    text = events.pop() ?? '';
-    sent.push(...events.map((event) => JSON.parse(event.replace('data: ', '')) as Record<string, unknown>));
-    if (sent.length >= count) break;
-  }
-  off.abort();
-  return sent;
+  const events = await eventsFrom(`${server.address}/api/simulated-crane-scale?${query}`, count);
+  return events.map(({ data }) => data);
 }
 
 describe('the simulated crane scale', () => {

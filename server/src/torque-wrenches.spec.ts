@@ -4,6 +4,7 @@ import { FIRST_RACK } from '@brisk/core/torque';
 import type { JobWithLedger } from '@brisk/contracts/job';
 import type { KeptRack } from '@brisk/contracts/torque-wrenches';
 import { workOn } from '../../core/src/testing/crew.js';
+import { eventsUntil } from './testing/events.js';
 import { entry, TestServer } from './testing/test-server.js';
 
 let server: TestServer;
@@ -82,18 +83,10 @@ describe('the torque wrenches of the shop', () => {
 
 describe('the simulated torque wrench', () => {
   it('clicks, and says that it is simulated', async () => {
-    const off = new AbortController();
-    const response = await fetch(`${server.address}/api/simulated-torque-wrench?nm=45`, { signal: off.signal });
-    let text = '';
-    for await (const bytes of response.body as unknown as AsyncIterable<Uint8Array>) {
-      text += new TextDecoder().decode(bytes);
-      if (text.includes('"click"')) break;
-    }
-    off.abort();
-    const readings = text
-      .split('\n\n')
-      .filter(Boolean)
-      .map((event) => JSON.parse(event.replace('data: ', '')) as { nm: number; click?: true; simulated: boolean });
+    const events = await eventsUntil(`${server.address}/api/simulated-torque-wrench?nm=45`, (sent) =>
+      sent.some(({ data }) => data['click'] === true),
+    );
+    const readings = events.map(({ data }) => data as { nm: number; click?: true; simulated: boolean });
     expect(readings.every(({ simulated }) => simulated)).toBe(true);
     const click = readings.find((reading) => reading.click);
     expect(Math.abs((click?.nm ?? 0) - 45)).toBeLessThan(1);

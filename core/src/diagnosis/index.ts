@@ -34,4 +34,5 @@ export {
   type TroubleTest,
 } from './knowledge.js';
 export { evidenceOf, jointsOf, machineOf, raisesOf } from './on-the-job.js';
+export { byCodes, readByBox } from './read-by-box.js';
 export { TESTS } from './tests/index.js';

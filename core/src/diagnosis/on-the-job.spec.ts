@@ -3,7 +3,8 @@ import { TEMPLATES, usualMap } from '../layouts/index.js';
 import { isDone, nextUp, openItems, startOf, type EntryBody } from '../ledger/index.js';
 import { recorder, workOn } from '../testing/crew.js';
 import { refused, then } from '../testing/small-job.js';
-import { CAUSES, evidenceOf, jointsOf, machineOf, raisesOf } from './index.js';
+import type { KeptBurst } from '../instrument/index.js';
+import { beliefs, CAUSES, evidenceOf, jointsOf, machineOf, raisesOf, readByBox, TESTS } from './index.js';
 
 const plan = {
   map: usualMap('longitudinal-automatic'),
@@ -75,6 +76,57 @@ describe('what is known of the trouble', () => {
       test: 'rest-volts',
       answers: ['ok'],
     });
+  });
+
+  it('is what the box read, where it tells things apart; and what the tester said', () => {
+    const read: KeptBurst = {
+      from: 'simulated',
+      crankRpm: 110,
+      cylinders: 4,
+      weak: 3,
+      pressureAfterS: 1.2,
+      oilBar: 1,
+      fuelBar: 0.2,
+      manifoldBar: -0.05,
+      codes: ['Crankshaft sensor, no signal'],
+    };
+    const petrol = then(
+      workOn(startOf({ ...plan, map: usualMap('longitudinal-manual') }), recorder(), (state) =>
+        isDone(state, 'hold:pre-start'),
+      ).state,
+      { ...attempt(12.6, 10.2, 'cranks'), read } as EntryBody,
+    );
+    const last = (test: string) => evidenceOf(petrol).findLast((one) => one.test === test)?.answers;
+    expect(last('crank')).toEqual(['slow']);
+    expect(last('compression')).toEqual(['one']);
+    expect(last('oil-gauge')).toEqual(['shows']);
+    expect(last('fuel-pressure')).toEqual(['none']);
+    // There is no vacuum to speak of while it is only cranked.
+    expect(last('vacuum')).toBeUndefined();
+    expect(last('codes')).toEqual(['speed']);
+    const told = then(petrol, {
+      kind: 'codes-read',
+      when: 'since',
+      warnings: ['Misfire cyl 2', 'Air leak', 'Immobiliser'],
+    });
+    expect(evidenceOf(told).findLast(({ test }) => test === 'codes')?.answers).toEqual(['many']);
+  });
+
+  it('leads, from the box alone, to the signal that does not come', () => {
+    const machine = { burns: 'petrol-injected', cooled: 'coolant', gearbox: 'manual' } as const;
+    const read: KeptBurst = { from: 'box', crankRpm: 220, noSignal: true, cylinders: 4, codes: ['Crank sensor'] };
+    const [first] = beliefs({ tests: TESTS, causes: CAUSES }, machine, new Map(), readByBox(read, 'cranks', machine));
+    expect(first?.cause?.id).toMatch(/crank-sensor/);
+    expect(readByBox({ from: 'box', crankRpm: 0 }, 'no-crank', machine)).toEqual([]);
+    expect(readByBox({ from: 'box', crankRpm: 400, hottestC: 118, oilBar: 0 }, 'runs', machine)).toEqual([
+      { test: 'crank', answers: ['fast'] },
+      { test: 'oil-gauge', answers: ['none'] },
+      { test: 'temperature', answers: ['hot'] },
+    ]);
+  });
+
+  it('is not what was cranked for oil, which never was to fire', () => {
+    expect(evidenceOf(then(atTheStart, { ...attempt(12.6, 10.2, 'cranks'), purpose: 'oil' } as EntryBody))).toEqual([]);
   });
 
   it('ends where the cause was found, and stands open until then', () => {

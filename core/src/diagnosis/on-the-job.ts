@@ -13,6 +13,7 @@ import { operationId } from '../teardown/index.js';
 import { sentence } from '../words/index.js';
 import type { Evidence, Machine, Raise } from './belief.js';
 import type { About, Cause } from './knowledge.js';
+import { byCodes, readByBox } from './read-by-box.js';
 
 /** What a machine burns, what cools it and what it drives through, by what is on its map. */
 export function machineOf({ parts, connections, circuits }: ConnectionMap): Machine {
@@ -120,12 +121,17 @@ const REST_OK_V = 12.2;
 const CRANK_OK_V = 9.6;
 
 /** What is known of the trouble there is now: the last attempt since the last one was closed, and every test since. */
-export function evidenceOf({ attempts, troubleTests, causesFound }: JobState): readonly Evidence[] {
+export function evidenceOf(state: JobState): readonly Evidence[] {
+  const { attempts, troubleTests, causesFound, codes } = state;
   const closed = causesFound.at(-1)?.at;
   const isNow = ({ at }: { readonly at: string }) => closed === undefined || at > closed;
-  const attempt = attempts.filter(isNow).at(-1);
+  const attempt = attempts.filter((one) => isNow(one) && one.purpose === undefined).at(-1);
+  const machine = machineOf(state.work.plan.map);
+  const tester = codes.filter((read) => read.when === 'since' && isNow(read)).at(-1);
   return [
     ...(attempt ? ofAttempt(attempt) : []),
+    ...(attempt?.read ? readByBox(attempt.read, attempt.result, machine) : []),
+    ...(tester ? byCodes(tester.warnings, machine) : []),
     ...troubleTests.filter(isNow).map(({ test, answer }) => ({ test, answers: [answer] })),
   ];
 }

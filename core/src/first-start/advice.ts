@@ -18,6 +18,12 @@ export const RESULT_WORDS: Readonly<Record<StartResult, string>> = {
   runs: 'Runs',
 };
 
+/** What an engine is cranked for, other than to start it: kept from firing as its maker says. */
+export const ATTEMPT_PURPOSES = ['oil'] as const;
+export type AttemptPurpose = (typeof ATTEMPT_PURPOSES)[number];
+
+export const ATTEMPT_PURPOSE_WORDS: Readonly<Record<AttemptPurpose, string>> = { oil: 'for oil pressure' };
+
 /** One burst on the starter, as measured at the battery. */
 export interface StartAttempt {
   readonly at: string;
@@ -25,6 +31,8 @@ export interface StartAttempt {
   readonly voltsLowest: number;
   readonly crankSeconds: number;
   readonly result: StartResult;
+  /** What it was cranked for; absent: to start it. */
+  readonly purpose?: AttemptPurpose;
 }
 
 /** The four sorts a warning falls into after a refit; only `real` needs work. */
@@ -66,7 +74,8 @@ export function startAdvice(attempts: readonly StartAttempt[], now: string): rea
   const restedS = (Date.parse(now) - Date.parse(last.at)) / 1000;
   if (last.crankSeconds > 0 && last.result !== 'runs' && last.result !== 'runs-rough' && restedS < SHORTEST_REST_S)
     advice.push({ stop: false, words: `Let the starter cool: ${Math.ceil(SHORTEST_REST_S - restedS)} s more.` });
-  if (attempts.length >= 3 && attempts.slice(-3).every(({ result }) => result === 'cranks'))
+  const started = attempts.filter(({ purpose }) => purpose === undefined);
+  if (started.length >= 3 && started.slice(-3).every(({ result }) => result === 'cranks'))
     advice.push({ stop: false, words: 'Three bursts and no fire: look for fuel at the rail before cranking on.' });
   return advice;
 }

@@ -1,53 +1,77 @@
-/** One reading of a bench box. */
+import { CHANNELS } from './channels.js';
+
+/** One reading of a bench box. Volts, amperes and revolutions are in each; the rest where a sensor is on. */
 export interface BoxReading {
-  /** Since it was switched on, in ms. */
+  /** By the clock of the box, in ms. */
   readonly atMs: number;
   readonly volts: number;
   /** What the starter draws. */
   readonly amps: number;
   readonly rpm: number;
-  readonly oilBar: number;
-  readonly coolantC: number;
-  readonly fuelBar: number;
-  /** The starter’s current at each cylinder’s compression, averaged over the burst so far; in firing order. */
-  readonly peaksA?: readonly number[];
+  readonly oilBar?: number;
+  readonly coolantC?: number;
+  readonly fuelBar?: number;
+  /** Against the air outside: under nought vacuum, over it boost. */
+  readonly manifoldBar?: number;
+  /** The starter’s current since the reading before, evenly spaced, in A: fast enough to show each compression. */
+  readonly rippleA?: readonly number[];
+  /** How long ago cylinder one was at the top of its compression, in ms, where that was since the reading before. */
+  readonly firstAgoMs?: number;
+  /** What each cylinder adds to the running engine against the mean of all, in %; in firing order. */
+  readonly addsPct?: readonly number[];
+  /** Fault codes that stand now. */
+  readonly codes?: readonly string[];
 }
 
-const FIELDS = ['atMs', 'volts', 'amps', 'rpm', 'oilBar', 'coolantC', 'fuelBar'] as const;
-/** No engine gives more: what lies beyond is a broken box. */
-const MOST: Readonly<Record<(typeof FIELDS)[number], readonly [number, number]>> = {
-  atMs: [0, 86_400_000],
-  volts: [0, 60],
-  amps: [-500, 3_000],
-  rpm: [0, 12_000],
-  oilBar: [0, 30],
-  coolantC: [-60, 200],
-  fuelBar: [0, 3_500],
-};
+const LONGEST_MS = 86_400_000;
 const MOST_CYLINDERS = 16;
+const MOST_RIPPLE = 200;
+const MOST_A = 3_000;
+const MOST_AGO_MS = 10_000;
+const MOST_PCT = 1_000;
+const MOST_CODES = 40;
+const LONGEST_CODE = 120;
 
-/** The reading in a record a box sent, or nothing where a figure is missing, none, or one no engine gives. */
+/**
+ * The reading in a record a box sent, or nothing where a figure that is always there is missing, or one is none or one no engine
+ * gives. A ripple, shares or codes that are not right are left out, and the rest is taken.
+ */
 export function readingOf(sent: Readonly<Record<string, unknown>>): BoxReading | undefined {
-  const figures = FIELDS.map((field) => sent[field]);
-  const sound = figures.every((figure, at) => {
-    const [least, most] = MOST[FIELDS[at] as (typeof FIELDS)[number]];
-    return typeof figure === 'number' && figure >= least && figure <= most;
-  });
-  if (!sound) return undefined;
-  const [atMs, volts, amps, rpm, oilBar, coolantC, fuelBar] = figures as readonly number[];
-  const peaks = sent['peaksA'];
-  const peaksSound =
-    Array.isArray(peaks) &&
-    peaks.length <= MOST_CYLINDERS &&
-    peaks.every((peak): peak is number => typeof peak === 'number' && peak >= 0 && peak <= 3_000);
+  const atMs = sent['atMs'];
+  if (!isBetween(atMs, 0, LONGEST_MS)) return undefined;
+  const figures: Partial<Record<(typeof CHANNELS)[number]['id'], number>> = {};
+  for (const { id, least, most, always } of CHANNELS) {
+    const figure = sent[id];
+    if (figure === undefined && !always) continue;
+    if (!isBetween(figure, least, most)) return undefined;
+    figures[id] = figure;
+  }
+  const { volts = 0, amps = 0, rpm = 0, ...others } = figures;
+  const rippleA = listOf(sent['rippleA'], MOST_RIPPLE, (one) => isBetween(one, -MOST_A, MOST_A));
+  const addsPct = listOf(sent['addsPct'], MOST_CYLINDERS, (one) => isBetween(one, -MOST_PCT, MOST_PCT));
+  const codes = listOf(
+    sent['codes'],
+    MOST_CODES,
+    (one): one is string => typeof one === 'string' && one.trim() !== '' && one.length <= LONGEST_CODE,
+  );
+  const firstAgoMs = sent['firstAgoMs'];
   return {
-    atMs: atMs ?? 0,
-    volts: volts ?? 0,
-    amps: amps ?? 0,
-    rpm: rpm ?? 0,
-    oilBar: oilBar ?? 0,
-    coolantC: coolantC ?? 0,
-    fuelBar: fuelBar ?? 0,
-    ...(peaksSound ? { peaksA: peaks } : {}),
+    atMs,
+    volts,
+    amps,
+    rpm,
+    ...others,
+    ...(rippleA ? { rippleA } : {}),
+    ...(isBetween(firstAgoMs, 0, MOST_AGO_MS) ? { firstAgoMs } : {}),
+    ...(addsPct ? { addsPct } : {}),
+    ...(codes ? { codes } : {}),
   };
+}
+
+function isBetween(figure: unknown, least: number, most: number): figure is number {
+  return typeof figure === 'number' && figure >= least && figure <= most;
+}
+
+function listOf<One>(sent: unknown, most: number, isOne: (one: unknown) => one is One): readonly One[] | undefined {
+  return Array.isArray(sent) && sent.length > 0 && sent.length <= most && sent.every(isOne) ? sent : undefined;
 }

@@ -1,105 +1,112 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { engineWith, type BoxFault } from './engine-faults.js';
 import type { BoxReading } from './reading.js';
-
-/** What is wrong with the simulated engine. */
-export const BOX_FAULTS = [
-  'none',
-  'flat-battery',
-  'bad-ground',
-  'air-in-fuel',
-  'dead-injector',
-  'weak-cylinder',
-  'no-oil-pressure',
-  'stuck-thermostat',
-] as const;
-export type BoxFault = (typeof BOX_FAULTS)[number];
 
 /** The simulated box sends so often, in ms: ten readings a second. */
 export const BOX_EVERY_MS = 100;
 
+/** Samples of the starter’s current in each reading. */
+const RIPPLE = 10;
 const REST_S = 2;
 const BURST_S = 8;
-const RUN_S = 20;
 const PAUSE_S = 6;
-const CYLINDERS = 4;
-const IDLE_RPM = 850;
-const REST_BAR = 0;
-/** Of a healthy battery and a healthy starter. */
-const REST_V = 12.6;
-const CRANK_V = 10.6;
-const CRANK_A = 180;
-const CRANK_RPM = 220;
+const START_C = 18;
+const CODES_AFTER_S = 1.5;
+/** How much of the current is compression; how wide its hump is, as a share of one compression. */
+const RIPPLE_SHARE = 0.28;
+const HUMP = 0.22;
+const INRUSH_A = 220;
+const INRUSH_S = 0.12;
 
 /**
- * Readings of a made-up engine that is cranked burst after burst until it runs, and anew, without end; the same seed gives the same
- * readings. What `fault` does: a flat battery sinks and turns it slowly; a bad ground takes the current away at good volts; air in
- * the fuel lets it fire only in the third burst; a dead injector makes it run rough; a weak cylinder shows in the starter’s
- * current; without oil pressure it runs and shows none; a stuck thermostat lets it boil.
+ * Readings of a made-up engine that is cranked burst after burst and runs where it can, without end; the same seed gives the same
+ * readings. The crank turns by a model: each compression takes current by how tight its cylinder is, and a mark tells when the
+ * first is at its top. What each fault does stands with the faults.
  */
 export function* simulatedBox(fault: BoxFault, seed: number): Generator<BoxReading, never> {
+  const engine = engineWith(fault);
   const random = xoroshiro128plus(seed);
   const noise = (of: number) => (uniformFloat64(random) - 0.5) * 2 * of;
+  const cylinders = engine.compressions.length;
   let atMs = 0;
-  let coolantC = 18;
-  const peaks = Array.from(
-    { length: CYLINDERS },
-    (_, cylinder) => CRANK_A * (fault === 'weak-cylinder' && cylinder === 2 ? 0.78 : 1),
-  );
+  let coolantC = START_C;
+  /** Cycles of two turns the crank has made. */
+  let cycle = uniformFloat64(random);
   const reading = (more: Partial<BoxReading>): BoxReading => {
     atMs += BOX_EVERY_MS;
-    const restV = fault === 'flat-battery' ? 11.7 : REST_V;
     return {
       atMs,
-      volts: tenths(restV + noise(0.03)),
+      volts: rounded(engine.restV + noise(0.03), 1),
       amps: 0,
       rpm: 0,
-      oilBar: REST_BAR,
-      coolantC: tenths(coolantC),
-      fuelBar: tenths(fault === 'air-in-fuel' ? 0.4 : 3.5),
+      oilBar: 0,
+      coolantC: rounded(coolantC, 1),
+      fuelBar: rounded(engine.fuelRestBar, 1),
+      manifoldBar: 0,
       ...more,
     };
   };
+  const every = BOX_EVERY_MS / 1_000;
   for (let burst = 1; ; burst += 1) {
-    for (let s = 0; s < REST_S; s += BOX_EVERY_MS / 1_000) yield reading({});
-    const firesAfterS =
-      fault === 'flat-battery' || fault === 'bad-ground' || (fault === 'air-in-fuel' && burst % 3 !== 0)
-        ? Infinity
-        : 1.8;
+    for (let s = 0; s < REST_S; s += every) yield reading({});
+    const firesAfterS = burst % engine.firesEvery === 0 ? engine.firesAfterS : Infinity;
     let s = 0;
-    for (; s < Math.min(BURST_S, firesAfterS); s += BOX_EVERY_MS / 1_000) yield cranking(s);
-    if (s >= firesAfterS) for (let ran = 0; ran < RUN_S; ran += BOX_EVERY_MS / 1_000) yield running(ran);
-    for (let pause = 0; pause < PAUSE_S; pause += BOX_EVERY_MS / 1_000) yield reading({});
+    for (; s < Math.min(BURST_S, firesAfterS); s += every) yield cranking(s);
+    if (s >= firesAfterS) for (let ran = 0; ran < engine.runsS; ran += every) yield running(ran);
+    for (let pause = 0; pause < PAUSE_S; pause += every) yield reading({});
   }
 
   function cranking(s: number): BoxReading {
-    const flat = fault === 'flat-battery';
-    const ground = fault === 'bad-ground';
+    const turn = ((engine.crankRpm * (1 + noise(0.01))) / 120) * (every / RIPPLE);
+    const rippleA: number[] = [];
+    let firstAgoMs: number | undefined;
+    for (let sample = 1; sample <= RIPPLE; sample += 1) {
+      const before = Math.floor(cycle);
+      cycle += turn;
+      const now = Math.floor(cycle);
+      if (now > before) {
+        const sinceSamples = (cycle - now) / turn;
+        firstAgoMs = (RIPPLE - sample + sinceSamples) * (BOX_EVERY_MS / RIPPLE);
+      }
+      const inrush = INRUSH_A * Math.exp(-(s + (sample / RIPPLE) * every) / INRUSH_S);
+      rippleA.push(rounded(engine.crankA * (1 - RIPPLE_SHARE / 2 + compression()) + inrush + noise(6), 1));
+    }
     return reading({
-      volts: tenths((flat ? 9.4 - 0.15 * s : ground ? 12.1 : CRANK_V) + noise(0.08)),
-      amps: Math.round((ground ? 70 : flat ? 150 : CRANK_A) + (s < 0.3 ? 160 : 0) + noise(6)),
-      rpm: Math.round((ground ? 60 : flat ? 110 : CRANK_RPM) + noise(8)),
-      oilBar: tenths(fault === 'no-oil-pressure' ? 0 : Math.max(0, Math.min(1.2, (s - 1) * 0.6))),
-      fuelBar: tenths(fault === 'air-in-fuel' ? Math.min(3.5, 0.4 + 0.02 * s) : 3.5 + noise(0.05)),
-      peaksA: peaks.map((peak) => Math.round(peak * (ground ? 0.4 : flat ? 0.8 : 1) + noise(4))),
+      volts: rounded(engine.crankV - engine.sagV * s + noise(0.08), 1),
+      amps: Math.round(rippleA.reduce((sum, amps) => sum + amps, 0) / RIPPLE),
+      rpm: engine.signal ? Math.max(0, Math.round(engine.crankRpm + noise(8))) : 0,
+      oilBar: rounded(engine.oilBar === 0 ? 0 : Math.max(0, Math.min(1.2, (s - 1) * 0.6)), 1),
+      fuelBar: rounded(Math.min(engine.fuelBar, engine.fuelRestBar + 0.5 * s) + noise(0.05), 1),
+      manifoldBar: rounded(-0.05 + noise(0.01), 2),
+      rippleA,
+      ...(firstAgoMs === undefined ? {} : { firstAgoMs: rounded(firstAgoMs, 1) }),
+      ...(s >= CODES_AFTER_S && !engine.signal ? { codes: engine.codes } : {}),
     });
   }
 
+  /** How much of the current goes into compressing, where the crank stands now. */
+  function compression(): number {
+    const place = cycle * cylinders;
+    const nearest = Math.round(place);
+    const tight = engine.compressions[((nearest % cylinders) + cylinders) % cylinders] ?? 1;
+    return 2 * RIPPLE_SHARE * tight * Math.exp(-(((place - nearest) / HUMP) ** 2));
+  }
+
   function running(s: number): BoxReading {
-    coolantC = Math.min(
-      fault === 'stuck-thermostat' ? 125 : 92,
-      coolantC + (fault === 'stuck-thermostat' ? 0.9 : 0.25),
-    );
-    const rough = fault === 'dead-injector' ? noise(130) : noise(12);
+    coolantC = Math.min(engine.hottestC, coolantC + engine.heatCPerS * every);
     return reading({
-      volts: tenths(14.1 + noise(0.05)),
-      rpm: Math.round(IDLE_RPM + 350 * Math.exp(-s) + rough),
-      oilBar: tenths(fault === 'no-oil-pressure' ? 0 : Math.max(0, 2.6 + noise(0.1))),
-      fuelBar: tenths(3.5 + noise(0.05)),
+      volts: rounded(14.1 + noise(0.05), 1),
+      rpm: Math.round(engine.idleRpm + 350 * Math.exp(-s) + noise(engine.roughRpm)),
+      oilBar: rounded(engine.oilBar === 0 ? 0 : Math.max(0, engine.oilBar + noise(0.1)), 1),
+      fuelBar: rounded((engine.firesEvery > 1 ? 3.5 : engine.fuelBar) + noise(0.05), 1),
+      manifoldBar: rounded(engine.manifoldBar + noise(0.02), 2),
+      addsPct: engine.addsPct.map((share) => rounded(share + noise(1.5), 1)),
+      ...(s >= CODES_AFTER_S && engine.codes.length > 0 ? { codes: engine.codes } : {}),
     });
   }
 }
 
-function tenths(figure: number): number {
-  return Math.round(figure * 10) / 10;
+function rounded(figure: number, digits: number): number {
+  return Math.round(figure * 10 ** digits) / 10 ** digits;
 }

@@ -1,6 +1,15 @@
 import { entriesForNext } from '../testing/crew.js';
 import { refused, then, until, done, start, stripped, out, refitted } from '../testing/small-job.js';
-import { conditionsInForce, gateOf, holding, nextUp, stillOpen, type EntryBody, type JobState } from './index.js';
+import {
+  carrying,
+  conditionsInForce,
+  gateOf,
+  holding,
+  nextUp,
+  stillOpen,
+  type EntryBody,
+  type JobState,
+} from './index.js';
 
 describe('what still holds it', () => {
   it('is the cut between powerpack and machine, live', () => {
@@ -76,6 +85,20 @@ describe('hold points', () => {
     expect(
       refused(refitted, { kind: 'start-attempted', voltsBefore: 12, voltsLowest: 10, crankSeconds: 5, result: 'runs' }),
     ).toMatch(/signed before anybody cranks/);
+  });
+
+  it('cranked for oil it need not be signed; but its weight is off the gear, and it does not fire', () => {
+    const forOil = {
+      kind: 'start-attempted',
+      voltsBefore: 12,
+      voltsLowest: 10,
+      crankSeconds: 5,
+      purpose: 'oil',
+    } as const;
+    expect(refused(refitted, { ...forOil, result: 'runs' })).toMatch(/an attempt to start/);
+    expect(refused(then(refitted, { ...forOil, result: 'cranks' }), { ...forOil, result: 'cranks' })).toBe('');
+    const hanging = until((state) => carrying(state).length > 0);
+    expect(refused(hanging, { ...forOil, result: 'cranks' })).toMatch(/on the lifting gear/);
   });
 });
 

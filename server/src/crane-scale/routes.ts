@@ -1,4 +1,3 @@
-import { randomInt } from 'node:crypto';
 import { SCALE_EVERY_MS, SCALE_MODES, simulatedScale, type ScaleMode } from '@brisk/core/rigging';
 import type { Request } from 'express';
 import { apiRouter, type ApiRouter } from '../http/api-router.js';
@@ -14,8 +13,8 @@ export function craneScaleRoutes(closing: () => boolean): ApiRouter {
   const send = simulatedStreams('scale', closing);
 
   api.get('/simulated-crane-scale', docs.getSimulatedCraneScale, (request, response) => {
-    const readings = simulatedScale(kilogramsIn(request), modeIn(request), randomInt(1, 2 ** 31));
-    send(response, { readings, everyMs: SCALE_EVERY_MS });
+    const [kg, mode] = [kilogramsIn(request), modeIn(request)];
+    send(request, response, { made: (seed) => simulatedScale(kg, mode, seed), everyMs: SCALE_EVERY_MS });
   });
 
   return api;

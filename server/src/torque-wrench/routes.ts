@@ -1,4 +1,3 @@
-import { randomInt } from 'node:crypto';
 import { PULLS, simulatedWrench, WRENCH_EVERY_MS, type Pull } from '@brisk/core/torque';
 import type { Request } from 'express';
 import { apiRouter, type ApiRouter } from '../http/api-router.js';
@@ -14,8 +13,8 @@ export function torqueWrenchRoutes(closing: () => boolean): ApiRouter {
   const send = simulatedStreams('torque wrench', closing);
 
   api.get('/simulated-torque-wrench', docs.getSimulatedTorqueWrench, (request, response) => {
-    const readings = simulatedWrench(newtonMetresIn(request), pullIn(request), randomInt(1, 2 ** 31));
-    send(response, { readings, everyMs: WRENCH_EVERY_MS });
+    const [nm, pull] = [newtonMetresIn(request), pullIn(request)];
+    send(request, response, { made: (seed) => simulatedWrench(nm, pull, seed), everyMs: WRENCH_EVERY_MS });
   });
 
   return api;
