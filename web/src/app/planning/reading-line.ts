@@ -16,7 +16,8 @@ export interface LineWords {
 
 /**
  * Readings that come from `address` as server-sent events, until nobody listens; `readingIn` reads one, or gives nothing.
- * Fails with {@link LineTrouble} when the instrument stops or sends rubbish.
+ * A line that is lost is taken up again by itself, from the reading after the last. Fails with {@link LineTrouble} when the
+ * instrument is refused, stays silent or sends rubbish.
  */
 export function readingsFrom<Reading>(
   address: string,
@@ -34,7 +35,10 @@ export function readingsFrom<Reading>(
       if (reading) listener.next(reading);
       else listener.error(new LineTrouble(words.rubbish));
     };
-    source.onerror = silent;
+    // The browser asks again by itself, unless it was sent away.
+    source.onerror = () => {
+      if (source.readyState === EventSource.CLOSED) silent();
+    };
     return () => {
       clearTimeout(timer);
       source.close();

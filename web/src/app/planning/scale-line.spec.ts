@@ -13,7 +13,9 @@ describe('what a scale sends', () => {
 
 describe('the line to the scale', () => {
   class Source {
+    static readonly CLOSED = 2;
     static last: Source;
+    readyState = 1;
     onmessage: ((event: { readonly data: string }) => void) | undefined;
     onerror: (() => void) | undefined;
     closed = false;
@@ -58,8 +60,13 @@ describe('the line to the scale', () => {
     expect(rubbish.heard).toEqual([expect.stringMatching(/no reading/)]);
     expect(rubbish.source.closed).toBe(true);
     const broken = listen();
+    broken.source.readyState = Source.CLOSED;
     broken.source.onerror?.();
     expect(broken.heard).toEqual([expect.stringMatching(/nothing any more/)]);
+    const lost = listen();
+    lost.source.onerror?.();
+    lost.source.onmessage?.({ data: '{"kg":30,"atMs":600}' });
+    expect(lost.heard).toEqual([30]);
     const silent = listen();
     silent.source.onmessage?.({ data: '{"kg":10,"atMs":0}' });
     jest.advanceTimersByTime(3_100);

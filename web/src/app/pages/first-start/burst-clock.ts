@@ -28,7 +28,7 @@ const SOON_S = 3;
           <span class="figure">{{ restS() }}</span> s rest for the starter
         </p>
       }
-      <button matButton="outlined" type="button" (click)="begin()">Clock a burst</button>
+      <button matButton="filled" type="button" class="key" (click)="begin()">Clock a burst</button>
     } @else {
       <p class="says" [class.stop]="over()" role="alert">
         @if (over()) {
@@ -39,7 +39,7 @@ const SOON_S = 3;
           <span class="figure">{{ whole() }}</span> s of {{ longest }}
         }
       </p>
-      <button matButton="filled" type="button" class="end" (click)="end()">It stands, or it runs</button>
+      <button matButton="filled" type="button" class="key" (click)="end()">It stands, or it runs</button>
     }
   `,
   styles: `
@@ -59,9 +59,10 @@ const SOON_S = 3;
       background: var(--marker);
       color: var(--on-marker);
     }
-    .end {
-      min-height: 64px;
-      font-size: 1.25rem;
+    .key {
+      flex: 1 1 14rem;
+      min-height: 72px;
+      font-size: 1.375rem;
     }
   `,
 })

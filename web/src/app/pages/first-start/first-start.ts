@@ -1,39 +1,24 @@
 import { sortWarning, warningsIn } from '@brisk/core/warnings';
 import { sentence, several } from '@brisk/core/words';
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
-import { FormControl, FormGroup, FormGroupDirective, ReactiveFormsModule } from '@angular/forms';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { MatExpansionModule } from '@angular/material/expansion';
-import { amount, name, oneOf, optionalAmount, optionalText, text } from '@brisk/contracts/fields';
-import {
-  ISSUE_SORTS,
-  likelySort,
-  startAdvice,
-  START_RESULTS,
-  type IssueSort,
-  type StartResult,
-  RESULT_WORDS,
-} from '@brisk/core/first-start';
-import type { BurstTrace } from '@brisk/core/instrument';
+import { name, oneOf, optionalAmount, optionalText, text } from '@brisk/contracts/fields';
+import { ISSUE_SORTS, likelySort, type IssueSort } from '@brisk/core/first-start';
+import { readiness } from '@brisk/core/readiness';
 import { gateOf, nextUp, unsettled, WHEN_READ, type Issue } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { v4 as uuid } from 'uuid';
 import { string } from 'yup';
-import { PickOne } from '../../ui/pick-one';
-import { EntryField } from '../../ui/entry-field';
 import { Desk } from '../../session/desk';
 import { choicesOf } from '../../ui/choice';
 import { Ask } from '../../ui/ask';
-import { yupRule } from '../../ui/yup-rule';
 import { HoldPoint } from '../../working-step/hold-point';
 import { Recorder } from '../../session/recorder';
 import { StepInHand } from '../../working-step/step-in-hand';
 import { SORT_WORDS } from '../../words/trade-words';
-import { BenchBox } from './bench-box';
-import { BurstClock } from './burst-clock';
+import { Attempts } from './attempts';
 import { StartTabs } from './start-tabs';
-import { VoltsChart } from './volts-chart';
 
 /** As much as a tester prints. */
 const MOST_TYPED = 20_000;
@@ -41,20 +26,7 @@ const MOST_TYPED = 20_000;
 /** The gate, the attempts with what the battery did, and the trouble sorted into its four kinds. */
 @Component({
   selector: 'bl-first-start',
-  imports: [
-    BenchBox,
-    BurstClock,
-    MatExpansionModule,
-    EntryField,
-    HoldPoint,
-    MatButton,
-    PickOne,
-    ReactiveFormsModule,
-    RouterLink,
-    StartTabs,
-    StepInHand,
-    VoltsChart,
-  ],
+  imports: [Attempts, HoldPoint, MatButton, RouterLink, StartTabs, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './first-start.html',
   styleUrl: './first-start.scss',
@@ -64,20 +36,6 @@ export class FirstStart {
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
   protected readonly phases: readonly WorkPhase[] = ['first-start'];
-  protected readonly results = choicesOf(RESULT_WORDS, START_RESULTS);
-  protected readonly resultWords = RESULT_WORDS;
-  private readonly sheet = viewChild.required(FormGroupDirective);
-  /** Moves on with every attempt, so that the advice speaks of now. */
-  private readonly looked = signal(new Date().toISOString());
-
-  protected readonly form = new FormGroup({
-    voltsBefore: new FormControl<number | null>(null, yupRule(amount(36).label('Volts at rest'))),
-    voltsLowest: new FormControl<number | null>(null, yupRule(amount(36).label('Lowest volts'))),
-    crankSeconds: new FormControl<number | null>(null, yupRule(amount(120).label('Seconds'))),
-    result: new FormControl<StartResult | null>(null, yupRule(oneOf(START_RESULTS).label('What it did'))),
-    note: new FormControl<string>('', yupRule(optionalText().label('Note'))),
-  });
-
   protected readonly signed = computed(() => {
     const state = this.desk.state();
     return state !== undefined && gateOf(state, 'pre-start').signed !== undefined;
@@ -90,13 +48,15 @@ export class FirstStart {
     const state = this.desk.state();
     return state !== undefined && unsettled(state, 'first-start').length === 0;
   });
-  protected readonly attempts = computed(() => this.desk.state()?.attempts ?? []);
-  protected readonly newestFirst = computed(() =>
-    this.attempts()
-      .map((attempt, index) => ({ ...attempt, number: index + 1 }))
-      .reverse(),
-  );
-  protected readonly advice = computed(() => startAdvice(this.attempts(), this.looked()));
+  /** Before the hold point is signed it may be cranked for oil, where the record has nothing against that. */
+  protected readonly mayForOil = computed(() => {
+    const state = this.desk.state();
+    return (
+      state !== undefined &&
+      state.attempts.length + state.progress.size > 0 &&
+      readiness(state).purposes.some(({ purpose, against }) => purpose === 'crank-for-oil' && against.length === 0)
+    );
+  });
   protected readonly openIssues = computed(() =>
     ISSUE_SORTS.map((sort) => ({
       sort,
@@ -106,21 +66,6 @@ export class FirstStart {
   );
   protected readonly closedIssues = computed(() => this.issues().filter(({ closed }) => closed));
   private readonly issues = computed(() => [...(this.desk.state()?.issues.values() ?? [])]);
-
-  protected attempt(): void {
-    const { voltsBefore, voltsLowest, crankSeconds, result, note } = this.form.getRawValue();
-    if (this.form.invalid || voltsBefore === null || voltsLowest === null || crankSeconds === null || !result) return;
-    this.looked.set(new Date().toISOString());
-    const recorded = this.recorder.record(`Attempt: ${RESULT_WORDS[result].toLowerCase()}`, {
-      kind: 'start-attempted',
-      voltsBefore,
-      voltsLowest,
-      crankSeconds,
-      result,
-      ...(note?.trim() ? { note: note.trim() } : {}),
-    });
-    if (recorded) this.sheet().resetForm();
-  }
 
   protected async openIssue(): Promise<void> {
     const state = this.desk.state();
@@ -223,17 +168,6 @@ export class FirstStart {
     if (!read) return '';
     const { why, clears } = sortWarning(state, title, before, read.volts);
     return `${why} ${clears}`;
-  }
-
-  /** A burst was read by the box: its figures are in the fields, to be recorded or not. */
-  protected read({ voltsBefore, voltsLowest, crankSeconds, result }: BurstTrace): void {
-    // What is recorded says where its figures are from.
-    this.form.patchValue({ voltsBefore, voltsLowest, crankSeconds, result, note: 'By the simulated bench box' });
-  }
-
-  /** A burst was clocked: its seconds are in the field. */
-  protected clocked(seconds: number): void {
-    this.form.controls.crankSeconds.setValue(seconds);
   }
 
   protected async sortIssue({ issue, title, sort }: Issue): Promise<void> {
