@@ -27,6 +27,7 @@ const VIEWS: Readonly<Record<string, readonly string[]>> = {
     '/first-start/battery',
     '/first-start/trouble',
     '/first-start/running-in',
+    '/first-start/known',
     '/handover',
   ],
   'Fire tender': ['/handover'],

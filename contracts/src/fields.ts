@@ -124,8 +124,13 @@ export const mapOf = <Value>(value: Schema<Value>, most: number = LONGEST.list) 
           value.validateSync(one, { strict: true });
         } catch (error) {
           if (!(error instanceof ValidationError)) throw error;
-          const path = `${context.path}.${key}`;
-          return context.createError({ path, message: error.message.replace(/^this\b/, path) });
+          // A record within a record names where within it; by itself a value is called “this”.
+          const within = error.path ?? '';
+          const path = [context.path, key, within].filter(Boolean).join('.');
+          return context.createError({
+            path,
+            message: error.message.replace(within === '' ? /^this\b/ : within, path),
+          });
         }
       }
       return true;

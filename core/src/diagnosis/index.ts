@@ -26,6 +26,7 @@ export {
   type About,
   type Burns,
   type Cause,
+  type ForMachine,
   type KnowledgeProblem,
   type Signs,
   type TestAnswer,
@@ -34,5 +35,6 @@ export {
   type TroubleTest,
 } from './knowledge.js';
 export { evidenceOf, jointsOf, machineOf, raisesOf } from './on-the-job.js';
+export { knowledgeOf, NO_OWN_KNOWLEDGE, type FoundCause, type OwnKnowledge } from './own-knowledge.js';
 export { byCodes, readByBox } from './read-by-box.js';
 export { TESTS } from './tests/index.js';

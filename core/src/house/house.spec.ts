@@ -62,7 +62,7 @@ describe('what the house learned', () => {
       ownMin: 7,
       times: 1,
     });
-    expect(houseOf('Sweeper 3', here, [])).toEqual({ notes: {}, troubles: {}, minutes: {}, found: [] });
+    expect(houseOf('Sweeper 3', here, [])).toEqual({ notes: {}, troubles: {}, minutes: {}, found: [], causes: [] });
   });
 });
 
@@ -93,6 +93,28 @@ describe('what was found late', () => {
         between: ['engine', 'body'],
         station: 'underside',
       },
+    ]);
+  });
+});
+
+describe('what was wrong', () => {
+  const wrong = (cause: string, name: string): EntryBody => ({ kind: 'cause-found', cause, name, mended: 'Mended' });
+
+  it('comes to the next machine of its kind, the newest first, and none from a card that does not know of it', () => {
+    const other = job('Sweeper 1', [
+      entry(0, wrong('plug-dirty', 'A dirty plug')),
+      entry(9, wrong('other', 'A mouse')),
+    ]);
+    const { causes: none, ...lessons } = other.lessons;
+    expect(none).toHaveLength(2);
+    expect(
+      houseOf('Sweeper 3', worked([]), [other, { machine: 'Old', lessons }]).causes.map(({ name, machine }) => [
+        name,
+        machine,
+      ]),
+    ).toEqual([
+      ['A mouse', 'Sweeper 1'],
+      ['A dirty plug', 'Sweeper 1'],
     ]);
   });
 });

@@ -10,6 +10,8 @@ export interface Lessons {
   readonly minutes: readonly Told<{ readonly minutes: number }>[];
   /** What held the powerpack and was not on the map; absent on a card of an earlier edition. */
   readonly found?: readonly Omit<HouseFound, 'machine'>[];
+  /** What was wrong with it, and what helped; absent on a card of an earlier edition. */
+  readonly causes?: readonly Omit<HouseCause, 'machine'>[];
 }
 type Told<Thing> = Thing & { readonly operation: OperationId };
 
@@ -39,6 +41,7 @@ export function lessonsOf(state: JobState): Lessons {
     ),
     minutes: [...minutesByOperation(state)].map(([operation, minutes]) => ({ operation, minutes })),
     found: state.found.map(({ name, kind, between, station }) => ({ name, kind, between, station })),
+    causes: state.causesFound.map(({ cause, name, mended, at }) => ({ cause, name, mended, at })),
   };
 }
 
@@ -66,6 +69,16 @@ export interface HouseFound extends Pick<Connection, 'name' | 'kind' | 'between'
   readonly machine: string;
 }
 
+/** What was wrong with another machine of this kind, and what was done about it. */
+export interface HouseCause {
+  /** The cause of the list, or `other`. */
+  readonly cause: string;
+  readonly name: string;
+  readonly mended: string;
+  readonly at: string;
+  readonly machine: string;
+}
+
 /** What the shop knows of each step of one kind of machine. */
 export interface HouseKnowledge {
   readonly notes: Readonly<Record<OperationId, readonly HouseNote[]>>;
@@ -73,6 +86,8 @@ export interface HouseKnowledge {
   readonly minutes: Readonly<Record<OperationId, Learned>>;
   /** What was found late on its other machines of this kind. */
   readonly found: readonly HouseFound[];
+  /** What was wrong with its other machines of this kind, the newest first. */
+  readonly causes: readonly HouseCause[];
 }
 
 /**
@@ -102,6 +117,9 @@ export function houseOf(machine: string, here: JobState, others: readonly PastJo
     found: nearestFirst.flatMap(({ machine: on, lessons }) =>
       (lessons.found ?? []).map((one) => ({ ...one, machine: on })),
     ),
+    causes: others
+      .flatMap(({ machine: on, lessons }) => (lessons.causes ?? []).map((one) => ({ ...one, machine: on })))
+      .sort((one, other) => other.at.localeCompare(one.at)),
   };
 }
 

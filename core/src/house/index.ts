@@ -5,6 +5,7 @@
 export {
   houseOf,
   lessonsOf,
+  type HouseCause,
   type HouseFound,
   type HouseKnowledge,
   type HouseNote,

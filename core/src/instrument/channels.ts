@@ -6,7 +6,7 @@ export const CHANNELS = [
   { id: 'oilBar', name: 'Oil pressure', unit: 'bar oil', digits: 1, least: 0, most: 30, always: false },
   { id: 'coolantC', name: 'Coolant', unit: '°C', digits: 0, least: -60, most: 200, always: false },
   { id: 'fuelBar', name: 'Fuel pressure', unit: 'bar fuel', digits: 1, least: 0, most: 3_500, always: false },
-  { id: 'manifoldBar', name: 'Manifold', unit: 'bar manifold', digits: 2, least: -1, most: 5, always: false },
+  { id: 'manifoldBar', name: 'Manifold', unit: 'bar inlet', digits: 2, least: -1, most: 5, always: false },
 ] as const;
 
 /** One figure a box measures. */

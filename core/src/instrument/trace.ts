@@ -129,6 +129,9 @@ function addsLeast(running: readonly BoxReading[]): number | undefined {
   return median(each) - least >= ADDS_LESS_PCT ? each.indexOf(least) + 1 : undefined;
 }
 
-function optional<Key extends string, Value>(key: Key, value: Value | undefined): Readonly<Partial<Record<Key, Value>>> {
+function optional<Key extends string, Value>(
+  key: Key,
+  value: Value | undefined,
+): Readonly<Partial<Record<Key, Value>>> {
   return (value === undefined ? {} : { [key]: value }) as Readonly<Partial<Record<Key, Value>>>;
 }

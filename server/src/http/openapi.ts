@@ -6,6 +6,7 @@ import { keepRackSchema } from '@brisk/contracts/torque-wrenches';
 import { keepGearSchema } from '@brisk/contracts/lifting-gear';
 import { keepRatesSchema } from '@brisk/contracts/rates';
 import { inspectionSheetSchema, shopTemplateSchema, toolListSchema } from '@brisk/contracts/shop';
+import { keepOwnKnowledgeSchema } from '@brisk/contracts/trouble-knowledge';
 import { convertSchema } from '@sodaru/yup-to-json-schema';
 import type { Schema } from 'yup';
 import { ledger, ref, type Json } from './openapi-words.js';
@@ -72,6 +73,7 @@ export function openApiDocument(paths: Json): Json {
         LiftingGear: converted(keepGearSchema),
         TorqueWrenches: converted(keepRackSchema),
         Rates: converted(keepRatesSchema),
+        OwnKnowledge: converted(keepOwnKnowledgeSchema),
         Bundle: converted(bundleSchema, { job: ref('Job'), ledger }),
         Problem: {
           type: 'object',

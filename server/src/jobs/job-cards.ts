@@ -15,7 +15,7 @@ import { summaryOf, unreadableSummary } from './summary.js';
  * Raised when what stands on a card changes: older ones are then made anew, and read until then. So what is added to a
  * card is optional to whoever reads it.
  */
-const EDITION = 4;
+const EDITION = 5;
 
 /** Throws the card of the job named by its only value away. */
 export const DROP_CARD = 'delete from "job_card" where "job_id" = ?';

@@ -107,3 +107,19 @@ export const putTorqueWrenches: Json = {
     422: problem('They are not right.'),
   },
 };
+
+export const getTroubleKnowledge: Json = {
+  summary:
+    'What the shop knows otherwise of what goes wrong: tests and causes of its own, or in place of those that ship',
+  responses: { 200: answer('What it knows otherwise; nothing at first.', ref('OwnKnowledge')) },
+};
+
+export const putTroubleKnowledge: Json = {
+  summary: 'Write it anew, from the revision the sender knew; it has to hold together with what ships',
+  requestBody: { required: true, content: jsonOf(ref('OwnKnowledge')) },
+  responses: {
+    200: answer('It as it is now.', ref('OwnKnowledge')),
+    409: problem('Somebody changed it meanwhile.'),
+    422: problem('A name is unknown, a likelihood is none, or answers do not add up.'),
+  },
+};

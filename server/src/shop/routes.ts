@@ -8,7 +8,16 @@ import {
   type ShopTemplateSummary,
   type ToolList,
 } from '@brisk/contracts/shop';
+import { keepOwnKnowledgeSchema } from '@brisk/contracts/trouble-knowledge';
 import { keepRackSchema, type KeptRack } from '@brisk/contracts/torque-wrenches';
+import {
+  CAUSES,
+  knowledgeOf,
+  NO_OWN_KNOWLEDGE,
+  problemsOfKnowledge,
+  TESTS,
+  type OwnKnowledge,
+} from '@brisk/core/diagnosis';
 import { FIRST_RACK, type WrenchRack } from '@brisk/core/torque';
 import { INSPECTION_SHEET, type InspectionSheet } from '@brisk/core/donor';
 import { USUAL_RATES, type Rates } from '@brisk/core/economics';
@@ -27,6 +36,7 @@ const TOOLS = 'tools';
 const GEAR = 'lifting-gear';
 const RATES = 'shop-rates';
 const RACK = 'torque-wrenches';
+const TROUBLE = 'trouble-knowledge';
 const NO_TOOLS: ToolList = { tools: [] };
 
 /** The shop’s own templates, its inspection sheet, its tools, its lifting gear, its torque wrenches and what it reckons with. */
@@ -99,6 +109,19 @@ export function shopRoutes(
   const withUses = async (kept: Kept<WrenchRack>): Promise<KeptRack> => ({
     ...kept,
     uses: await usesOf(kept.document),
+  });
+
+  api.get('/trouble-knowledge', docs.getTroubleKnowledge, async (_request, response) => {
+    const kept = await store.find<OwnKnowledge>('trouble-knowledge', TROUBLE);
+    response.json(kept ?? { revision: 0, updatedAt: '', document: NO_OWN_KNOWLEDGE });
+  });
+
+  api.put('/trouble-knowledge', docs.putTroubleKnowledge, ...jsonBody(LARGEST_BODY), async (request, response) => {
+    const toKeep = bodyOf(keepOwnKnowledgeSchema, request);
+    const problems = problemsOfKnowledge(knowledgeOf({ tests: TESTS, causes: CAUSES }, toKeep.document));
+    if (problems.length > 0)
+      badInput(problems.slice(0, 20).map(({ at, words }) => ({ field: `document: ${at}`, words: `${at}: ${words}` })));
+    response.json(await store.keep('trouble-knowledge', TROUBLE, toKeep));
   });
 
   api.get('/torque-wrenches', docs.getTorqueWrenches, async (_request, response) => {

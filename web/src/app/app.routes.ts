@@ -147,6 +147,11 @@ export const routes: Routes = [
         title: 'Running in',
         loadComponent: () => import('./pages/first-start/running-in').then((m) => m.RunningIn),
       },
+      {
+        path: 'first-start/known',
+        title: 'What we know',
+        loadComponent: () => import('./pages/first-start/known').then((m) => m.Known),
+      },
       { path: 'bags', title: 'Bags', loadComponent: () => import('./pages/bags/bags').then((m) => m.Bags) },
       {
         path: 'bags/:connection',

@@ -30,6 +30,8 @@ import {
 import { keepGearSchema } from '@brisk/contracts/lifting-gear';
 import { keepRatesSchema } from '@brisk/contracts/rates';
 import { keepRackSchema, type KeptRack } from '@brisk/contracts/torque-wrenches';
+import { keepOwnKnowledgeSchema } from '@brisk/contracts/trouble-knowledge';
+import { NO_OWN_KNOWLEDGE, type OwnKnowledge } from '@brisk/core/diagnosis';
 import { FIRST_RACK, type WrenchRack } from '@brisk/core/torque';
 import { USUAL_RATES, type Rates } from '@brisk/core/economics';
 import { FIRST_GEAR, type LiftingGear } from '@brisk/core/rigging';
@@ -97,6 +99,8 @@ export class FakeServer implements Pick<
   | 'keepLiterature'
   | 'torqueWrenches'
   | 'keepTorqueWrenches'
+  | 'troubleKnowledge'
+  | 'keepTroubleKnowledge'
   | 'house'
   | 'find'
   | 'jobByCode'
@@ -113,6 +117,7 @@ export class FakeServer implements Pick<
   shopRates: Kept<Rates> = { revision: 0, updatedAt: '', document: USUAL_RATES };
   gear: Kept<LiftingGear> = { revision: 0, updatedAt: '', document: FIRST_GEAR };
   wrenches: KeptRack = { revision: 0, updatedAt: '', document: FIRST_RACK, uses: {} };
+  trouble: Kept<OwnKnowledge> = { revision: 0, updatedAt: '', document: NO_OWN_KNOWLEDGE };
   toolList: Kept<ToolList> = { revision: 0, updatedAt: '', document: { tools: [] } };
   /** Pictures that were sent, and the answer to the next ones where they are refused. */
   photos: Blob[] = [];
@@ -120,7 +125,7 @@ export class FakeServer implements Pick<
   /** Files of the literature that were sent, and the answer to the next one where it is refused. */
   literature: { readonly file: Blob; readonly type: LiteratureType }[] = [];
   nextLiterature: HttpErrorResponse | undefined;
-  knowledge: HouseKnowledge = { notes: {}, troubles: {}, minutes: {}, found: [] };
+  knowledge: HouseKnowledge = { notes: {}, troubles: {}, minutes: {}, found: [], causes: [] };
   hits: readonly JobHits[] = [];
   asked: string[] = [];
   appends: Append[] = [];
@@ -301,6 +306,18 @@ export class FakeServer implements Pick<
       const { revision, document } = held(keepRackSchema, sent);
       this.wrenches = { ...this.wrenches, revision: revision + 1, document };
       return this.wrenches;
+    });
+  }
+
+  troubleKnowledge(): Observable<Kept<OwnKnowledge>> {
+    return this.answer(() => this.trouble);
+  }
+
+  keepTroubleKnowledge(sent: ToKeep<OwnKnowledge>): Observable<Kept<OwnKnowledge>> {
+    return this.answer(() => {
+      const { revision, document } = held(keepOwnKnowledgeSchema, sent);
+      this.trouble = { revision: revision + 1, updatedAt: '', document };
+      return this.trouble;
     });
   }
 

@@ -21,6 +21,7 @@ import type { KeptRack } from '@brisk/contracts/torque-wrenches';
 import type { WrenchRack } from '@brisk/core/torque';
 import type { JobHits, KeptPhoto } from '@brisk/contracts/house';
 import type { InspectionSheet } from '@brisk/core/donor';
+import type { OwnKnowledge } from '@brisk/core/diagnosis';
 import type { HouseKnowledge } from '@brisk/core/house';
 import type { KeptLiterature, LiteratureType } from '@brisk/core/literature';
 import type { Observable } from 'rxjs';
@@ -142,6 +143,14 @@ export class Api {
 
   keepTorqueWrenches(rack: ToKeep<WrenchRack>): Observable<KeptRack> {
     return this.http.put<KeptRack>('/api/torque-wrenches', rack);
+  }
+
+  troubleKnowledge(): Observable<Kept<OwnKnowledge>> {
+    return this.http.get<Kept<OwnKnowledge>>('/api/trouble-knowledge');
+  }
+
+  keepTroubleKnowledge(own: ToKeep<OwnKnowledge>): Observable<Kept<OwnKnowledge>> {
+    return this.http.put<Kept<OwnKnowledge>>('/api/trouble-knowledge', own);
   }
 
   house(job: string): Observable<HouseKnowledge> {

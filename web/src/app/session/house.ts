@@ -4,7 +4,7 @@ import { firstValueFrom } from 'rxjs';
 import { Desk } from './desk';
 import { Api } from '../api/api';
 
-const NOTHING: HouseKnowledge = { notes: {}, troubles: {}, minutes: {}, found: [] };
+const NOTHING: HouseKnowledge = { notes: {}, troubles: {}, minutes: {}, found: [], causes: [] };
 
 /** What the shop learned on other machines of this kind; nothing while the server is away. */
 @Injectable()

@@ -252,6 +252,7 @@ describe('the step in hand', () => {
   it('says what this shop learned at the step, and how long it really takes here', async () => {
     const view = await open();
     view.server.knowledge = {
+      causes: [],
       found: [],
       notes: {
         'open:battery-negative': [

@@ -187,6 +187,11 @@ export class BenchBox {
     this.burst.emit({ burst, from });
   }
 
+  protected signed(share: number): string {
+    const whole = Math.round(share);
+    return whole > 0 ? `+${whole}` : String(whole === 0 ? 0 : whole);
+  }
+
   private sourceNow(): BoxSource {
     const source = this.source();
     const fault = BOX_FAULTS.find((one) => source === `fault:${one}`);

@@ -6,6 +6,7 @@ const TABS = [
   { at: 'first-start/ready', words: 'What the key would do' },
   { at: 'first-start/battery', words: 'Battery' },
   { at: 'first-start/trouble', words: 'What is wrong' },
+  { at: 'first-start/known', words: 'What we know' },
   { at: 'first-start/running-in', words: 'Running in' },
 ] as const satisfies readonly StopTab[];
 

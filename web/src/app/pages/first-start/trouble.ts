@@ -5,15 +5,12 @@ import { MatIcon } from '@angular/material/icon';
 import { text } from '@brisk/contracts/fields';
 import {
   beliefs,
-  CAUSES,
   evidenceOf,
   jointsOf,
   machineOf,
   nextTests,
   OTHER,
   raisesOf,
-  TESTS,
-  withComplaint,
   type Belief,
   type NextTest,
 } from '@brisk/core/diagnosis';
@@ -21,14 +18,16 @@ import { gateOf } from '@brisk/core/ledger';
 import { batteryStops } from '@brisk/core/readiness';
 import { duration, several } from '@brisk/core/words';
 import { BayHere } from '../../map/bay-here';
+import { TroubleShed } from '../../planning/trouble-shed';
 import { Desk } from '../../session/desk';
+import { House } from '../../session/house';
 import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
 import { StartTabs } from './start-tabs';
 
-const KNOWLEDGE = withComplaint({ tests: TESTS, causes: CAUSES });
 const MOST_SHOWN = 6;
 const MOST_OTHERS = 6;
+const MOST_ELSEWHERE = 4;
 
 /** What is wrong with it: the next test that tells most for its minutes, what is believed and why, and what was tried. */
 @Component({
@@ -45,6 +44,12 @@ export class Trouble {
   protected readonly several = several;
   protected readonly duration = duration;
 
+  private readonly shed = inject(TroubleShed);
+  private readonly house = inject(House);
+  /** What is known, with what was found on machines of this kind and on this one before. */
+  private readonly knowledge = computed(() =>
+    this.shed.asked([...this.house.knowledge().causes, ...(this.desk.state()?.causesFound ?? [])]),
+  );
   private readonly evidence = computed(() => {
     const state = this.desk.state();
     return state ? evidenceOf(state) : [];
@@ -55,7 +60,9 @@ export class Trouble {
   });
   private readonly believed = computed(() => {
     const [state, machine] = [this.desk.state(), this.machine()];
-    return state && machine ? beliefs(KNOWLEDGE, machine, raisesOf(state, KNOWLEDGE.causes), this.evidence()) : [];
+    return state && machine
+      ? beliefs(this.knowledge(), machine, raisesOf(state, this.knowledge().causes), this.evidence())
+      : [];
   });
   protected readonly mayCrank = computed(() => {
     const state = this.desk.state();
@@ -68,7 +75,7 @@ export class Trouble {
   });
   private readonly tests = computed(() => {
     const machine = this.machine();
-    return machine ? nextTests(KNOWLEDGE, machine, this.believed(), this.evidence(), this.mayCrank()) : [];
+    return machine ? nextTests(this.knowledge(), machine, this.believed(), this.evidence(), this.mayCrank()) : [];
   });
   /** The test in hand: the one that tells most, unless somebody took another. */
   private readonly chosen = linkedSignal<unknown, string | undefined>({
@@ -113,6 +120,8 @@ export class Trouble {
     const closed = state?.causesFound.at(-1)?.at;
     return [...(state?.troubleTests ?? [])].filter(({ at }) => closed === undefined || at > closed).reverse();
   });
+  /** What it was on other machines of this kind. */
+  protected readonly elsewhere = computed(() => this.house.knowledge().causes.slice(0, MOST_ELSEWHERE));
   protected readonly found = computed(() => [...(this.desk.state()?.causesFound ?? [])].reverse());
 
   protected take(test: string): void {

@@ -134,6 +134,7 @@ describe('the plan goes by it', () => {
     await view.press(/Crew and school/);
     expect(view.text()).not.toContain('Plan with the minutes this shop takes');
     view.server.knowledge = {
+      causes: [],
       found: [],
       notes: {},
       troubles: {},
