@@ -60,6 +60,15 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     note: 'The third',
   },
   'cause-found': { kind: 'cause-found', cause: 'coil-plug', name: 'A coil is unplugged', mended: 'Pushed home' },
+  'leak-looked': { kind: 'leak-looked', connection: 'upper-hose', is: 'weeps', note: 'At the clamp' },
+  'warm-up-noted': {
+    kind: 'warm-up-noted',
+    point: 'charging',
+    words: 'It charges',
+    is: 'seen',
+    reading: 14.2,
+    note: 'With the lights on',
+  },
   'second-look-planned': {
     kind: 'second-look-planned',
     look: 'look-1',
@@ -364,6 +373,7 @@ describe('ledger entries', () => {
         'dueOn',
         'afterKm',
         'purpose',
+        'reading',
       ],
       ...['went', 'not', 'readingMm', 'belt', 'from', 'to', 'accepted', 'figureMm'],
       ...['supplier', 'priceCents', 'leadDays', 'expectedOn', 'causeOfDeath', 'budgetCents', 'budgetHours'],

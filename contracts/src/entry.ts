@@ -55,6 +55,8 @@ import { issueSortedSchema } from './entries/start/issue-sorted.js';
 import { startAttemptedSchema } from './entries/start/start-attempted.js';
 import { causeFoundSchema } from './entries/start/cause-found.js';
 import { codesReadSchema } from './entries/start/codes-read.js';
+import { leakLookedSchema } from './entries/start/leak-looked.js';
+import { warmUpNotedSchema } from './entries/start/warm-up-noted.js';
 import { secondLookDoneSchema } from './entries/start/second-look-done.js';
 import { secondLookPlannedSchema } from './entries/start/second-look-planned.js';
 import { troubleTestDoneSchema } from './entries/start/trouble-test-done.js';
@@ -132,6 +134,8 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'trouble-test-done': troubleTestDoneSchema,
   'cause-found': causeFoundSchema,
   'codes-read': codesReadSchema,
+  'leak-looked': leakLookedSchema,
+  'warm-up-noted': warmUpNotedSchema,
   'second-look-planned': secondLookPlannedSchema,
   'second-look-done': secondLookDoneSchema,
   'issue-opened': issueOpenedSchema,

@@ -9,7 +9,7 @@ const COMPLAINTS = [
   { id: 'temperature', words: 'Too hot, or never warm', tests: ['temperature', 'heater', 'coolant-bubbles', 'fan'] },
   { id: 'oil', words: 'Oil pressure', tests: ['oil-gauge'] },
   { id: 'charge', words: 'It does not charge', tests: ['charging'] },
-  { id: 'noise', words: 'A noise', tests: ['noise', 'noise-pedal'] },
+  { id: 'noise', words: 'A noise', tests: ['noise', 'noise-pedal', 'noise-place'] },
   { id: 'leak', words: 'Something drips', tests: ['leaks'] },
   { id: 'drive', words: 'Clutch, gears or drive', tests: ['pedal', 'gears', 'bite', 'drive', 'atf'] },
   { id: 'shake', words: 'It shakes', tests: ['vibration'] },

@@ -18,6 +18,8 @@ export {
   type Raise,
 } from './belief.js';
 export { CAUSES } from './causes/index.js';
+export { cylinderDrop, type CylinderDrop } from './cylinder-drop.js';
+export { seenBad } from './seen-bad.js';
 export { COMPLAINT, withComplaint } from './complaints.js';
 export {
   BURNS,

@@ -14,6 +14,7 @@ import { sentence } from '../words/index.js';
 import type { Evidence, Machine, Raise } from './belief.js';
 import type { About, Cause } from './knowledge.js';
 import { byCodes, readByBox } from './read-by-box.js';
+import { seenBad } from './seen-bad.js';
 
 /** What a machine burns, what cools it and what it drives through, by what is on its map. */
 export function machineOf({ parts, connections, circuits }: ConnectionMap): Machine {
@@ -39,19 +40,20 @@ export function machineOf({ parts, connections, circuits }: ConnectionMap): Mach
 }
 
 /** By how much a joint that a cause has to do with makes it likelier, by how it stands on this job. */
-const FACTORS = { open: 20, bad: 15, unset: 10, unlooked: 7, uneven: 6, torque: 6, touched: 4 } as const;
+const FACTORS = { open: 20, bad: 15, seen: 12, unset: 10, unlooked: 7, uneven: 6, torque: 6, touched: 4 } as const;
 /** Nothing on a job makes a cause likelier than that. */
 const MOST = 40;
 /** So many joints are named as reasons. */
 const MOST_NAMED = 2;
 
 /**
- * What this job makes likelier, by cause: what is open now, was found bad, came out uneven, is not set, was not looked at, was
+ * What this job makes likelier, by cause: what is open now, was found bad, was photographed or noted as dirty or broken, came out uneven, is not set, was not looked at, was
  * accepted off its torque, or was only touched. The gravest of its joints counts, and is named.
  */
 export function raisesOf(state: JobState, causes: readonly Cause[]): ReadonlyMap<string, Raise> {
+  const seen = seenBad(state);
   const joints = [...state.work.connections.values()].flatMap((connection) => {
-    const is = standing(state, connection);
+    const is = standing(state, connection, seen.get(connection.id));
     return is ? [{ connection, ...is }] : [];
   });
   return new Map(
@@ -94,6 +96,7 @@ function isAbout({ systems = [], kinds = [], words = [] }: About, { id, name, sy
 function standing(
   state: JobState,
   { id, kind }: Connection,
+  seen: string | undefined,
 ): { readonly factor: number; readonly words: string } | undefined {
   if (isOpen(state, id))
     return state.leftAsItIs.get(id)?.as === 'off'
@@ -104,6 +107,7 @@ function standing(
   const ground = kind === 'ground' ? groundsOf(state).find(({ connection }) => connection.id === id) : undefined;
   if ((looks && looks.bad.length > 0) || ground?.check?.good === false)
     return { factor: FACTORS.bad, words: 'was found not right' };
+  if (seen !== undefined) return { factor: FACTORS.seen, words: `was ${seen}` };
   const set = adjustmentNow(state, id);
   if (set && set.tries.length > 0 && !set.good) return { factor: FACTORS.unset, words: 'is not set right' };
   const count = setCountOf(state, id);

@@ -13,6 +13,7 @@ export {
   type KeptBurst,
   type KeptTrace,
 } from './kept-burst.js';
+export { median } from './figures.js';
 export { readingOf, type BoxReading } from './reading.js';
 export { compressionsOf, type Compressions } from './ripple.js';
 export { BOX_EVERY_MS, simulatedBox } from './simulated-box.js';

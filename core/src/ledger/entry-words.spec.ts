@@ -95,6 +95,11 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
     { test: 'spark', asked: 'Does it spark?', answer: 'one', answered: 'Missing on one', note: 'The third' },
     /^Does it spark\? Missing on one\. The third$/,
   ],
+  'leak-looked': [{ connection: 'hose', is: 'weeps', note: 'At the clamp' }, /^Hose weeps\. At the clamp$/],
+  'warm-up-noted': [
+    { point: 'charging', words: 'It charges', is: 'not-yet', reading: 12.4 },
+    /^Not yet: It charges: 12\.4$/,
+  ],
   'second-look-planned': [
     { look: 'l', what: 'Wheel bolts', dueOn: '2026-03-09', afterKm: 50 },
     /^Second look: Wheel bolts, on 2026-03-09, after 50 km$/,

@@ -55,6 +55,8 @@ import type { StartAttempted } from './entries/start/start-attempted.js';
 import type { TroubleTestDone } from './entries/start/trouble-test-done.js';
 import type { CauseFound } from './entries/start/cause-found.js';
 import type { CodesRead } from './entries/start/codes-read.js';
+import type { LeakLooked } from './entries/start/leak-looked.js';
+import type { WarmUpNoted } from './entries/start/warm-up-noted.js';
 import type { SecondLookDone } from './entries/start/second-look-done.js';
 import type { SecondLookPlanned } from './entries/start/second-look-planned.js';
 import type { HeightSet } from './entries/steps/height-set.js';
@@ -128,6 +130,8 @@ export type EntryBody =
   | TroubleTestDone
   | CauseFound
   | CodesRead
+  | LeakLooked
+  | WarmUpNoted
   | SecondLookPlanned
   | SecondLookDone
   | IssueOpened

@@ -67,6 +67,8 @@ export type { Issue } from './entries/start/issue-opened.js';
 export type { Attempt } from './entries/start/start-attempted.js';
 export type { FoundCause } from './entries/start/cause-found.js';
 export { WHEN_READ, type ReadCodes } from './entries/start/codes-read.js';
+export { LEAK_WORDS, LEAKS, type Leak, type LeakSeen } from './entries/start/leak-looked.js';
+export type { WarmUpNote } from './entries/start/warm-up-noted.js';
 export type { SecondLook } from './entries/start/second-look-planned.js';
 export type { TestDone } from './entries/start/trouble-test-done.js';
 export { SKIP_MODES, type SkipMode } from './entries/steps/operation-skipped.js';

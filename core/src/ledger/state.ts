@@ -45,6 +45,8 @@ import type { GroundCheck } from './entries/start/ground-checked.js';
 import type { Issue } from './entries/start/issue-opened.js';
 import type { FoundCause } from './entries/start/cause-found.js';
 import type { ReadCodes } from './entries/start/codes-read.js';
+import type { LeakSeen } from './entries/start/leak-looked.js';
+import type { WarmUpNote } from './entries/start/warm-up-noted.js';
 import type { SecondLook } from './entries/start/second-look-planned.js';
 import type { Attempt } from './entries/start/start-attempted.js';
 import type { TestDone } from './entries/start/trouble-test-done.js';
@@ -139,6 +141,10 @@ export interface JobRecord {
   /** Warnings that were read, before the job and since. */
   readonly codes: readonly ReadCodes[];
   /** What is looked at once more, and when. */
+  /** What was last seen of each joint that was looked at for leaks. */
+  readonly leaks: ReadonlyMap<ConnectionId, LeakSeen>;
+  /** What was last said of each point of the warm-up. */
+  readonly warmUp: ReadonlyMap<string, WarmUpNote>;
   readonly secondLooks: ReadonlyMap<string, SecondLook>;
   readonly issues: ReadonlyMap<string, Issue>;
   readonly plans: ReadonlyMap<Half, FollowedPlan>;
@@ -198,6 +204,8 @@ export function emptyRecord(): JobRecord {
     troubleTests: [],
     causesFound: [],
     codes: [],
+    leaks: new Map(),
+    warmUp: new Map(),
     secondLooks: new Map(),
     issues: new Map(),
     plans: new Map(),

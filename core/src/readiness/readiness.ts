@@ -4,6 +4,7 @@ import {
   groundsOf,
   isDone,
   isSettled,
+  LEAK_WORDS,
   looksLeft,
   setCounts,
   stillOpen,
@@ -103,6 +104,7 @@ export function readiness(state: JobState): Readiness {
     ...openJoints(state),
     ...notTight(state),
     ...uneven(state),
+    ...leaking(state),
     ...unfilled(state),
     ...unearthed(state),
     ...notLookedAt(state),
@@ -162,6 +164,21 @@ function uneven(state: JobState): readonly Warned[] {
     return words === undefined
       ? []
       : [{ harm: wouldDo(count.connection), words: `${sentence(count.connection.name)}: ${words}` }];
+  });
+}
+
+/** What dripped when it ran drips the next time. */
+function leaking(state: JobState): readonly Warned[] {
+  return [...state.leaks].flatMap(([id, { is, note }]): readonly Warned[] => {
+    const connection = state.work.connections.get(id);
+    return is === 'dry' || !connection
+      ? []
+      : [
+          {
+            harm: is === 'drips' ? wouldDo(connection) : 'looks',
+            words: `${sentence(connection.name)} ${LEAK_WORDS[is]}${note ? `. ${note}` : ''}`,
+          },
+        ];
   });
 }
 

@@ -79,6 +79,9 @@ export function goEasyOn(state: JobState): readonly string[] {
     ...[...state.issues.values()].flatMap(({ title, closed, sort }) =>
       closed || sort === 'real' ? [] : [`Until it is cleared: ${title}`],
     ),
+    ...[...state.warmUp.values()].flatMap(({ words, is }) =>
+      is === 'seen' ? [] : [`Not yet: ${words.toLowerCase()}`],
+    ),
     ...circuitsNow(state)
       .filter(({ filled, level }) => filled && !level)
       .map(({ circuit }) => `${circuit.name}: its level is not set yet`),

@@ -105,6 +105,8 @@ export const IGNITION = [
       marks: { off: 0.85 },
       spark: { all: 0.97 },
       noise: { knock: 0.3 },
+      'noise-place': { top: 0.6 },
+      'noise-speed': { load: 0.6 },
       vacuum: { low: 0.7 },
       leads: { right: 0.85 },
     },

@@ -56,6 +56,8 @@ import { startAttempted } from './start/start-attempted.js';
 import { troubleTestDone } from './start/trouble-test-done.js';
 import { causeFound } from './start/cause-found.js';
 import { codesRead } from './start/codes-read.js';
+import { leakLooked } from './start/leak-looked.js';
+import { warmUpNoted } from './start/warm-up-noted.js';
 import { secondLookDone } from './start/second-look-done.js';
 import { secondLookPlanned } from './start/second-look-planned.js';
 import { heightSet } from './steps/height-set.js';
@@ -130,6 +132,8 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'trouble-test-done': troubleTestDone,
   'cause-found': causeFound,
   'codes-read': codesRead,
+  'leak-looked': leakLooked,
+  'warm-up-noted': warmUpNoted,
   'second-look-planned': secondLookPlanned,
   'second-look-done': secondLookDone,
   'issue-opened': issueOpened,

@@ -2,6 +2,7 @@ import { RULES_NOW } from '@brisk/core/connection-map';
 import { allLifted, isDone, type LedgerEntry } from '@brisk/core/ledger';
 import { testJob, theirEntry } from '../../../testing/fake-server';
 import { openView, type, workedUntil } from '../../../testing/open-job';
+import { House } from '../../session/house';
 import { Ask } from '../../ui/ask';
 import type { Answers } from '../../ui/asking';
 import { BatteryBoard } from './battery';
@@ -78,6 +79,62 @@ describe('what is wrong', () => {
     await view.press('It does not start');
     expect(view.text()).toContain('Until then no test that turns the key.');
     expect(view.text()).not.toMatch(/one burst/i);
+  });
+
+  it('takes the cylinder drop in figures, and names which does nothing', async () => {
+    const view = await open([
+      ...signed(),
+      theirEntry({
+        kind: 'start-attempted',
+        voltsBefore: 12.7,
+        voltsLowest: 10.6,
+        crankSeconds: 3,
+        result: 'runs-rough',
+      }),
+    ]);
+    await view.press('It runs rough or stalls');
+    while (!view.element.querySelector('bl-drop-sheet')) {
+      const key = [...view.element.querySelectorAll<HTMLElement>('.others button')].find((one) =>
+        one.textContent?.includes('Which cylinder'),
+      );
+      if (key) key.click();
+      else view.element.querySelector<HTMLElement>('.answers button')?.click();
+      await view.settle();
+    }
+    for (const [field, rpm] of [
+      ['lost-1', '60'],
+      ['lost-2', '4'],
+      ['lost-3', 'much'],
+      ['lost-4', '55'],
+    ] as const)
+      type(view.element, field, rpm);
+    await view.settle();
+    expect(view.text()).toContain('1 cylinder next to nothing: 2 (rpm lost: 1: 60, 2: 4, 4: 55)');
+    await view.press('Write it down');
+    expect(last(view)).toMatchObject({
+      kind: 'trouble-test-done',
+      test: 'cylinder-drop',
+      answer: 'one',
+      note: expect.stringContaining('next to nothing: 2'),
+    });
+  });
+
+  it('says what it was on other machines of this kind', async () => {
+    const causes = [
+      {
+        cause: 'plug-dirty',
+        name: 'A dirty plug',
+        mended: 'A new one.',
+        at: '2026-03-02T10:00:00.000Z',
+        machine: 'Minibus 3',
+      },
+    ];
+    const knowledge = { notes: {}, troubles: {}, minutes: {}, found: [], causes };
+    const view = await openView(Trouble, cranked(), undefined, {
+      job,
+      providers: [{ provide: House, useValue: { knowledge: () => knowledge } }],
+    });
+    expect(view.text()).toContain('It was, on other machines of this kind A dirty plug A new one. Minibus 3');
   });
 
   it('lets another test be taken first', async () => {
@@ -170,5 +227,64 @@ describe('running in', () => {
     await view.settle();
     expect(last(view)).toMatchObject({ what: 'Siren ground', dueOn: '2020-03-02' });
     expect(view.text()).toContain('Due: on 2020-03-02');
+  });
+
+  const ran = () => [
+    ...signed(),
+    theirEntry({ kind: 'start-attempted', voltsBefore: 12.7, voltsLowest: 10.6, crankSeconds: 3, result: 'runs' }),
+  ];
+  const openRun = (answers?: Answers) =>
+    openView(RunningIn, ran(), undefined, {
+      job,
+      providers: [{ provide: Ask, useValue: { ask: () => Promise.resolve(answers) } }],
+    });
+
+  it('warms up point by point: what is seen at a touch, what is measured with its figure', async () => {
+    const answers: Record<string, string> = { reading: '820', note: '' };
+    const view = await openRun(answers);
+    const next = () => view.element.querySelector('bl-warm-up .next h3')?.textContent;
+    expect(next()).toBe('Oil pressure within seconds, lamp out');
+    await view.press('It is so');
+    await view.settle();
+    expect(last(view)).toMatchObject({ kind: 'warm-up-noted', point: 'oil', is: 'seen' });
+    await view.press('It is so');
+    await view.settle();
+    expect(last(view)).toMatchObject({ point: 'idle', reading: 820 });
+    answers['reading'] = '12.9';
+    await view.press('It is so: It charges');
+    await view.settle();
+    expect(last(view)).toMatchObject({ point: 'charging', reading: 12.9, note: '12.9 V is under 13.5 V.' });
+    answers['note'] = 'Tester is away';
+    answers['reading'] = '';
+    await view.press('Not yet');
+    await view.settle();
+    expect(last(view)).toMatchObject({ is: 'not-yet', note: 'Tester is away' });
+    expect(view.text()).toContain('Not yet, Tester is away');
+  });
+
+  it('ticks leaks joint by joint, and the rest at once', async () => {
+    const view = await openRun();
+    const left = () => Number(/(\d+) of \d+ not looked at/.exec(view.text())?.[1]);
+    const all = left();
+    expect(all).toBeGreaterThan(4);
+    const key = view.element.querySelector<HTMLElement>('bl-leak-board li button:last-of-type');
+    const name = key?.getAttribute('aria-label')?.replace(': Drips', '') ?? '';
+    key?.click();
+    await view.settle();
+    expect(last(view)).toMatchObject({ kind: 'leak-looked', is: 'drips' });
+    expect(left()).toBe(all - 1);
+    await view.press('The rest is dry');
+    await view.settle();
+    expect(left()).toBe(0);
+    expect(view.server.entries.filter((one) => one.kind === 'leak-looked' && one.is === 'dry')).toHaveLength(all - 1);
+    await view.press(`${name}: Dry`);
+    await view.settle();
+    expect(last(view)).toMatchObject({ kind: 'leak-looked', is: 'dry' });
+  });
+
+  it('looks for nothing before it ran', async () => {
+    const view = await openView(RunningIn, signed(), undefined, { job });
+    expect(view.text()).toContain('It warms up once an attempt has brought it to run.');
+    expect(view.text()).toContain('Leaks are looked for once an attempt has brought it to run.');
   });
 });

@@ -9,7 +9,9 @@ import { v4 as uuid } from 'uuid';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
+import { LeakBoard } from './leak-board';
 import { StartTabs } from './start-tabs';
+import { WarmUp } from './warm-up';
 
 const DAY = 'yyyy-MM-dd';
 const MOST_KM = 1_000_000;
@@ -17,7 +19,7 @@ const MOST_KM = 1_000_000;
 /** From the first warm-up to the second looks: its phases, what to go easy on, and what is looked at once more and when. */
 @Component({
   selector: 'bl-running-in',
-  imports: [MatButton, StartTabs],
+  imports: [LeakBoard, MatButton, StartTabs, WarmUp],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './running-in.html',
   styleUrl: './running-in.scss',

@@ -23,16 +23,18 @@ import { Desk } from '../../session/desk';
 import { House } from '../../session/house';
 import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
+import { DropSheet, type DropRead } from './drop-sheet';
 import { StartTabs } from './start-tabs';
 
 const MOST_SHOWN = 6;
 const MOST_OTHERS = 6;
 const MOST_ELSEWHERE = 4;
+const USUAL_CYLINDERS = 4;
 
 /** What is wrong with it: the next test that tells most for its minutes, what is believed and why, and what was tried. */
 @Component({
   selector: 'bl-trouble',
-  imports: [BayHere, MatButton, MatExpansionModule, MatIcon, StartTabs],
+  imports: [BayHere, DropSheet, MatButton, MatExpansionModule, MatIcon, StartTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './trouble.html',
   styleUrl: './trouble.scss',
@@ -135,6 +137,26 @@ export class Trouble {
       asked: test.asked,
       answer: id,
       answered: words,
+    });
+  }
+
+  /** Cylinders, as far as the map names one thing for each: coils or injectors. */
+  protected readonly cylinders = computed(() => {
+    const ids = [...(this.desk.state()?.work.connections.keys() ?? [])];
+    const each = ['coil-', 'injector-'].map(
+      (begins) => ids.filter((id) => new RegExp(`^${begins}\\d+`).test(id)).length,
+    );
+    return Math.max(...each) >= 2 ? Math.max(...each) : USUAL_CYLINDERS;
+  });
+
+  protected dropped({ test }: NextTest, { answer, note }: DropRead): void {
+    this.recorder.record(`${test.asked} ${note}`, {
+      kind: 'trouble-test-done',
+      test: test.id,
+      asked: test.asked,
+      answer,
+      answered: test.answers.find(({ id }) => id === answer)?.words ?? answer,
+      note,
     });
   }
 
