@@ -10,13 +10,14 @@ import { deicer } from './stories/de-icer.mjs';
 import { loader } from './stories/loader.mjs';
 import { minibus } from './stories/minibus.mjs';
 import { pickup } from './stories/pickup.mjs';
+import { stair } from './stories/stair.mjs';
 import { sweeper } from './stories/sweeper.mjs';
 import { tender } from './stories/tender.mjs';
 import { tractor } from './stories/tractor.mjs';
 import { tug } from './stories/tug.mjs';
 import { van } from './stories/van.mjs';
 
-for (const crew of [minibus(), deicer(), sweeper(), tug(), loader(), tractor(), van(), pickup(), tender()]) {
+for (const crew of [minibus(), deicer(), sweeper(), tug(), loader(), tractor(), van(), pickup(), tender(), stair()]) {
   const bundle = {
     format: 'brisk-ledger-job',
     version: 3,

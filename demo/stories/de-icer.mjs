@@ -1,6 +1,6 @@
 import { isDone, stopOf } from '@brisk/core/ledger';
 import { idFrom } from './crew.mjs';
-import { begin, troubleTest } from './telling.mjs';
+import { begin, boxAttempt, troubleTest } from './telling.mjs';
 
 export function deicer() {
   const crew = begin('de-icer', '2026-10-19', {
@@ -132,5 +132,12 @@ export function deicer() {
   });
   crew.write('Ruth', 4, { kind: 'issue-closed', issue: idFrom('de-icer glow'), how: 'Cleared; did not come back' });
   crew.write('Kamal', 3, { kind: 'noted', text: 'Battery on the 4 A charger over night. No more cranking today.' });
+  crew.comeBackOn('2026-11-20');
+  crew.write('Ruth', 4, {
+    kind: 'noted',
+    text: 'Off the charger: 12.7 V after an hour of rest. The second burst of the day before was one too many.',
+  });
+  const turned = boxAttempt('air-in-fuel', 14);
+  crew.write('Ruth', 3, turned);
   return crew;
 }

@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { RULES_NOW } from '@brisk/core/connection-map';
 import { CAUSES, TESTS, withComplaint } from '@brisk/core/diagnosis';
+import { burstOf, keptBurst, simulatedBox } from '@brisk/core/instrument';
 import { completed, compose, templateOf } from '@brisk/core/layouts';
 import { lookAtOf } from '@brisk/core/survey';
 import { Crew, idFrom } from './crew.mjs';
@@ -75,4 +76,19 @@ export function withNote(pattern, hole, note) {
 /** What a tape gave, plane by plane. */
 export function measured(crew, by, planes) {
   for (const [plane, mm] of Object.entries(planes)) crew.write(by, 1, { kind: 'machine-measured', plane, mm });
+}
+
+/** A burst as the simulated bench box reads it with `fault` over so many seconds, for an attempt. */
+export function boxAttempt(fault, seconds, seed = 5) {
+  const box = simulatedBox(fault, seed);
+  const burst = burstOf(Array.from({ length: seconds * 10 }, () => box.next().value));
+  const { voltsBefore, voltsLowest, crankSeconds, result } = burst;
+  return {
+    kind: 'start-attempted',
+    voltsBefore,
+    voltsLowest,
+    crankSeconds,
+    result,
+    read: keptBurst(burst, 'simulated'),
+  };
 }
