@@ -4,7 +4,18 @@ import { isDone, nextUp, openItems, startOf, type EntryBody } from '../ledger/in
 import { recorder, workOn } from '../testing/crew.js';
 import { refused, then } from '../testing/small-job.js';
 import type { KeptBurst } from '../instrument/index.js';
-import { beliefs, CAUSES, evidenceOf, jointsOf, machineOf, raisesOf, readByBox, TESTS } from './index.js';
+import {
+  beliefs,
+  CAUSES,
+  evidenceOf,
+  jointsOf,
+  lookAt,
+  machineOf,
+  placesOf,
+  raisesOf,
+  readByBox,
+  TESTS,
+} from './index.js';
 
 const plan = {
   map: usualMap('longitudinal-automatic'),
@@ -59,6 +70,17 @@ describe('what this job makes likelier', () => {
   });
 
   it('is nothing on a machine nobody touched', () => expect(raisesOf(startOf(plan), CAUSES).size).toBe(0));
+
+  it('says where a test is done: at what it looks at, at every plug that was off, or at what is believed in', () => {
+    const test = (id: string) => TESTS.find((one) => one.id === id) as (typeof TESTS)[number];
+    const believed = beliefs({ tests: TESTS, causes: CAUSES }, machineOf(plan.map), raisesOf(signed, CAUSES), []);
+    const plugs = placesOf(signed, test('wiggle'), believed);
+    expect(plugs.length).toBeGreaterThan(10);
+    expect(plugs.every(({ kind }) => kind === 'plug')).toBe(true);
+    expect(placesOf(signed, lookAt(cause('main-cable')), believed).map(({ id }) => id)).toContain('starter-cable');
+    expect(placesOf(signed, test('drop-ground'), believed).map(({ kind }) => kind)).toContain('ground');
+    expect(placesOf(startOf(plan), test('wiggle'), believed)).toEqual([]);
+  });
 
   it('says where to look', () =>
     expect(jointsOf(atTheStart, cause('main-cable')).map(({ id }) => id)).toContain('starter-cable'));

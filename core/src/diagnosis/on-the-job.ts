@@ -11,8 +11,8 @@ import {
 } from '../ledger/index.js';
 import { operationId } from '../teardown/index.js';
 import { sentence } from '../words/index.js';
-import type { Evidence, Machine, Raise } from './belief.js';
-import type { About, Cause } from './knowledge.js';
+import type { Belief, Evidence, Machine, Raise } from './belief.js';
+import type { About, Cause, TroubleTest } from './knowledge.js';
 import { byCodes, readByBox } from './read-by-box.js';
 import { seenBad } from './seen-bad.js';
 
@@ -84,6 +84,28 @@ export function jointsOf(state: JobState, { about }: Cause): readonly Connection
   return [...state.work.connections.values()].filter(
     (connection) => isAbout(about, connection) && state.work.operations.has(operationId.open(connection.id)),
   );
+}
+
+/** Causes whose joints are shown for a test. */
+const MOST_SHOWN = 4;
+/** The test that goes by everything that was unplugged, whatever is believed. */
+const WIGGLE = 'wiggle';
+
+/**
+ * Joints of this job at which `test` is done: of the cause it looks at; for moving plugs, every plug that was off; else of what is
+ * most `believed` in and shows in it.
+ */
+export function placesOf(state: JobState, test: TroubleTest, believed: readonly Belief[]): readonly Connection[] {
+  if (test.id === WIGGLE)
+    return [...state.work.connections.values()].filter(
+      ({ id, kind }) => kind === 'plug' && isDone(state, operationId.open(id)),
+    );
+  const causes = believed.flatMap(({ cause }) => (cause ? [cause] : []));
+  const shown = causes
+    .filter(({ id, signs }) => (test.looksAt === undefined ? signs[test.id] !== undefined : id === test.looksAt))
+    .slice(0, MOST_SHOWN);
+  const ids = new Set(shown.flatMap((cause) => jointsOf(state, cause).map(({ id }) => id)));
+  return [...state.work.connections.values()].filter(({ id }) => ids.has(id));
 }
 
 function isAbout({ systems = [], kinds = [], words = [] }: About, { id, name, system, kind }: Connection): boolean {

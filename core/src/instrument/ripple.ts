@@ -80,8 +80,10 @@ function weakIn(heights: readonly (readonly number[])[], heightsA: readonly numb
   const least = Math.min(...heightsA);
   const at = heightsA.indexOf(least);
   const others = median(heightsA.filter((_, other) => other !== at));
-  const own = heights[at] ?? [];
-  const error = scatterOf(own) / Math.sqrt(Math.max(1, own.length));
+  // How far the difference may be off by itself: the error of its own height, and that of the others’ middle.
+  const errorOf = (cylinder: readonly number[]) => scatterOf(cylinder) / Math.sqrt(Math.max(1, cylinder.length));
+  const rest = heights.filter((_, other) => other !== at).map(errorOf);
+  const error = Math.hypot(errorOf(heights[at] ?? []), median(rest) / Math.sqrt(rest.length));
   return others > 0 && least < others * (1 - WEAK_SHARE) && others - least > WEAK_ERRORS * error
     ? { weak: at + 1 }
     : {};

@@ -1,5 +1,6 @@
+import { TestBed } from '@angular/core/testing';
 import { RULES_NOW } from '@brisk/core/connection-map';
-import { allLifted, isDone, type LedgerEntry } from '@brisk/core/ledger';
+import { allLifted, foldLedger, groundsOf, isDone, looksLeft, nextUp, type LedgerEntry } from '@brisk/core/ledger';
 import { testJob, theirEntry } from '../../../testing/fake-server';
 import { openView, type, workedUntil } from '../../../testing/open-job';
 import { House } from '../../session/house';
@@ -151,9 +152,27 @@ describe('what the key would do', () => {
   it('speaks against everything while the weight is on the gear', async () => {
     const view = await openView(Ready, workedUntil(allLifted), undefined, { job });
     expect(view.text()).toContain('Its weight is on lifting gear');
-    expect(view.text()).toContain('Nobody cranks before the hold point is signed.');
+    expect(view.text()).toContain('Nobody starts it before the hold point is signed.');
     expect(view.element.querySelectorAll('.purposes .against').length).toBe(5);
     expect(view.text()).not.toMatch(/\bis safe\b/i);
+  });
+
+  it('says beside each purpose what speaks against it, and where it may be cranked for oil', async () => {
+    const view = await openView(Ready, workedUntil(allLifted), undefined, { job });
+    expect(view.element.querySelector('.purposes li')?.textContent).toMatch(/and \d+ more, below/);
+    const ready = workedUntil((state) => nextUp(state)?.operation.holdPoint === 'pre-start');
+    const state = foldLedger(job.plan, ready);
+    const looked = [
+      ...looksLeft(state).map(({ connection, left }) =>
+        theirEntry({ kind: 'joint-looked-at', connection: connection.id, looks: left, good: true }),
+      ),
+      ...groundsOf(state).map(({ connection }) =>
+        theirEntry({ kind: 'ground-checked', connection: connection.id, good: true }),
+      ),
+    ];
+    TestBed.resetTestingModule();
+    const later = await openView(Ready, [...ready, ...looked], undefined, { job });
+    expect(later.text()).toContain('Crank it for oil');
   });
 
   it('has less and less against it', async () => {

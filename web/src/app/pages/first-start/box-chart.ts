@@ -11,21 +11,21 @@ import {
   type ElementRef,
 } from '@angular/core';
 import { CHANNELS, lowestCrankingV, type BoxReading, type ChannelId } from '@brisk/core/instrument';
-import {
-  Chart,
-  Decimation,
-  Legend,
-  LinearScale,
-  LineController,
-  LineElement,
-  PointElement,
-  type Point,
-} from 'chart.js';
+import { Chart, Decimation, Legend, LinearScale, LineController, LineElement, PointElement } from 'chart.js';
 import { Night } from '../../session/night';
 import { coloursOn } from '../../ui/chart-look';
 import { traceLook } from './trace-look';
 
 Chart.register(Decimation, Legend, LinearScale, LineController, LineElement, PointElement);
+
+/** A point of a line: seconds, and what was read. */
+interface XY {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** The first point may be a reading or two later than the oldest there is. */
+const LATE_MS = 200;
 
 /**
  * What a bench box reads, live: volts with the limit of a burst, and one figure beside them. Points are added as they come, and
@@ -45,9 +45,11 @@ export class BoxChart {
   readonly seconds = input.required<number>();
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   private readonly night = inject(Night);
-  private chart: Chart<'line', Point[]> | undefined;
+  private chart: Chart<'line', XY[]> | undefined;
   private frame: number | undefined;
   private drawnToMs = -1;
+  /** All points of volts and of what stands beside them: what the chart has is thinned for its pixels. */
+  private lines: readonly [XY[], XY[]] = [[], []];
 
   constructor() {
     afterRenderEffect((onCleanup) => {
@@ -66,6 +68,7 @@ export class BoxChart {
   }
 
   private begin(beside: ChannelId): void {
+    this.lines = [[], []];
     const element = this.canvas().nativeElement;
     const colour = coloursOn(element);
     const name = CHANNELS.find(({ id }) => id === beside)?.name ?? '';
@@ -73,8 +76,14 @@ export class BoxChart {
       type: 'line',
       data: {
         datasets: [
-          { label: 'Volts at the battery', data: [], borderColor: colour('--work') },
-          { label: name, data: [], yAxisID: 'beside', borderColor: colour('--ink-soft'), borderDash: [4, 3] },
+          { label: 'Volts at the battery', data: this.lines[0], borderColor: colour('--work') },
+          {
+            label: name,
+            data: this.lines[1],
+            yAxisID: 'beside',
+            borderColor: colour('--ink-soft'),
+            borderDash: [4, 3],
+          },
           { label: 'A burst stops here', data: [], borderColor: colour('--marker'), borderDash: [8, 6] },
         ],
       },
@@ -93,31 +102,31 @@ export class BoxChart {
 
   private draw(): void {
     const chart = this.chart;
-    const [volts, beside, limit] = chart?.data.datasets ?? [];
+    const limit = chart?.data.datasets[2];
     const readings = untracked(this.readings);
     const last = readings.at(-1);
     // A browser that gives no canvas has figures and words all the same.
-    if (!chart?.ctx || !volts || !beside || !limit || !last) return;
+    if (!chart?.ctx || !limit || !last) return;
     const fromMs = last.atMs - untracked(this.seconds) * 1_000;
+    const [volts, beside] = this.lines;
     // Only what is new is added, and what has left the picture taken away; a longer picture, or a box set back, begins anew.
-    const first = volts.data[0]?.x ?? Infinity;
-    const oldest = Math.max(readings[0]?.atMs ?? 0, fromMs);
-    if (last.atMs < this.drawnToMs || first * 1_000 > oldest + 200) {
-      volts.data = [];
-      beside.data = [];
+    const oldestMs = Math.max(readings[0]?.atMs ?? 0, fromMs);
+    if (last.atMs < this.drawnToMs || (volts[0]?.x ?? Infinity) * 1_000 > oldestMs + LATE_MS) {
+      volts.length = 0;
+      beside.length = 0;
       this.drawnToMs = -1;
     }
     const channel = untracked(this.beside);
     const begin = readings.findLastIndex(({ atMs }) => atMs <= Math.max(this.drawnToMs, fromMs)) + 1;
     for (const reading of readings.slice(begin)) {
       const x = reading.atMs / 1_000;
-      volts.data.push({ x, y: reading.volts });
+      volts.push({ x, y: reading.volts });
       const figure = reading[channel];
-      if (figure !== undefined) beside.data.push({ x, y: figure });
+      if (figure !== undefined) beside.push({ x, y: figure });
     }
     this.drawnToMs = last.atMs;
-    for (const line of [volts.data, beside.data]) {
-      const gone = line.findIndex(({ x }) => (x ?? 0) * 1_000 > fromMs);
+    for (const line of this.lines) {
+      const gone = line.findIndex(({ x }) => x * 1_000 > fromMs);
       if (gone > 0) line.splice(0, gone);
     }
     const [least, most] = [Math.max(0, fromMs / 1_000), last.atMs / 1_000];

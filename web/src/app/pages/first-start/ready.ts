@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatExpansionModule } from '@angular/material/expansion';
-import { Router } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { gateOf, possibleNow } from '@brisk/core/ledger';
 import { HARM_WORDS, PURPOSE_WORDS, readiness } from '@brisk/core/readiness';
 import type { Operation } from '@brisk/core/teardown';
@@ -10,10 +9,13 @@ import { Desk } from '../../session/desk';
 import { Selection } from '../../session/selection';
 import { StartTabs } from './start-tabs';
 
+/** So much of what speaks against a purpose stands beside it; all of it stands below, by its harm. */
+const MOST_NAMED = 2;
+
 /** What the key would do if it were turned now, and what speaks against each purpose. */
 @Component({
   selector: 'bl-ready',
-  imports: [MatButton, MatExpansionModule, StartTabs],
+  imports: [MatButton, RouterLink, StartTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ready.html',
   styleUrl: './ready.scss',
@@ -23,6 +25,7 @@ export class Ready {
   private readonly selection = inject(Selection);
   private readonly router = inject(Router);
   protected readonly several = several;
+  protected readonly mostNamed = MOST_NAMED;
 
   private readonly now = computed(() => {
     const state = this.desk.state();

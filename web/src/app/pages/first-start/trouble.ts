@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { MatIcon } from '@angular/material/icon';
@@ -6,9 +7,9 @@ import { text } from '@brisk/contracts/fields';
 import {
   beliefs,
   evidenceOf,
-  jointsOf,
   machineOf,
   nextTests,
+  placesOf,
   OTHER,
   raisesOf,
   type Belief,
@@ -16,7 +17,7 @@ import {
 } from '@brisk/core/diagnosis';
 import { gateOf } from '@brisk/core/ledger';
 import { batteryStops } from '@brisk/core/readiness';
-import { duration, several } from '@brisk/core/words';
+import { duration, sentence, several } from '@brisk/core/words';
 import { BayHere } from '../../map/bay-here';
 import { TroubleShed } from '../../planning/trouble-shed';
 import { Desk } from '../../session/desk';
@@ -30,11 +31,12 @@ const MOST_SHOWN = 6;
 const MOST_OTHERS = 6;
 const MOST_ELSEWHERE = 4;
 const USUAL_CYLINDERS = 4;
+const MOST_NAMED = 6;
 
 /** What is wrong with it: the next test that tells most for its minutes, what is believed and why, and what was tried. */
 @Component({
   selector: 'bl-trouble',
-  imports: [BayHere, DropSheet, MatButton, MatExpansionModule, MatIcon, StartTabs],
+  imports: [BayHere, DropSheet, MatButton, MatExpansionModule, MatIcon, RouterLink, StartTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './trouble.html',
   styleUrl: './trouble.scss',
@@ -112,11 +114,18 @@ export class Trouble {
         said: percent(belief.chance),
       })),
   );
-  /** Where one looks for what is believed in most. */
-  protected readonly joints = computed(() => {
-    const [state, leading] = [this.desk.state(), this.believed()[0]?.cause];
-    return state && leading ? jointsOf(state, leading) : [];
+  /** Where the test in hand is done. */
+  protected readonly places = computed(() => {
+    const [state, now] = [this.desk.state(), this.inHand()];
+    return state && now ? placesOf(state, now.test, this.believed()) : [];
   });
+  protected readonly placeNames = computed(() => ({
+    first: this.places()
+      .slice(0, MOST_NAMED)
+      .map(({ name }) => sentence(name))
+      .join(', '),
+    more: Math.max(0, this.places().length - MOST_NAMED),
+  }));
   protected readonly tried = computed(() => {
     const state = this.desk.state();
     const closed = state?.causesFound.at(-1)?.at;
