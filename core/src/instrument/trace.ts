@@ -50,16 +50,20 @@ const AFTER_MS = 5_000;
  * before and at their lowest, revolutions in the middle of it.
  */
 export function burstOf(readings: readonly BoxReading[]): BurstTrace | undefined {
-  return burstsOf(readings).at(-1);
+  const last = readings.findLastIndex((_, at) => begins(readings, at));
+  return last < 0 ? undefined : burstFrom(readings, last, readings.length);
 }
 
 /** Every burst in `readings`, first to last, each with what follows it until the next. */
 export function burstsOf(readings: readonly BoxReading[]): readonly BurstTrace[] {
-  const begin = readings.flatMap((reading, at) => {
-    const before = readings[at - 1];
-    return doesNow(reading) === 'cranks' && (!before || doesNow(before) !== 'cranks') ? [at] : [];
-  });
+  const begin = readings.flatMap((_, at) => (begins(readings, at) ? [at] : []));
   return begin.map((from, at) => burstFrom(readings, from, begin[at + 1] ?? readings.length));
+}
+
+/** Whether a burst begins with the reading at that place. */
+function begins(readings: readonly BoxReading[], at: number): boolean {
+  const [before, now] = [readings[at - 1], readings[at]];
+  return now !== undefined && doesNow(now) === 'cranks' && (!before || doesNow(before) !== 'cranks');
 }
 
 function burstFrom(readings: readonly BoxReading[], from: number, until: number): BurstTrace {

@@ -36,7 +36,7 @@ const LATE_MS = 200;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template:
     '<canvas #canvas role="img" [attr.aria-label]="\'Trace of volts and of what stands beside them\'"></canvas>',
-  styles: ':host { display: block; position: relative; height: 240px; }',
+  styles: ':host { display: block; position: relative; height: 240px; contain: strict; }',
 })
 export class BoxChart {
   readonly readings = input.required<readonly BoxReading[]>();
@@ -82,7 +82,7 @@ export class BoxChart {
             data: this.lines[1],
             yAxisID: 'beside',
             borderColor: colour('--ink-soft'),
-            borderDash: [4, 3],
+            borderWidth: 1.5,
           },
           { label: 'A burst stops here', data: [], borderColor: colour('--marker'), borderDash: [8, 6] },
         ],

@@ -33,18 +33,18 @@ export function traceLook(colour: (name: string) => string, beside: ChannelId): 
     scales: {
       x: {
         type: 'linear',
-        ticks: { ...ticks, maxRotation: 0, callback: (value) => `${value} s` },
+        ticks: { ...ticks, maxRotation: 0, maxTicksLimit: 8, callback: (value) => `${value} s` },
         grid: { color: colour('--line') },
       },
       y: {
         ...scale('volts'),
-        ticks: { ...ticks, callback: (value) => `${value} V` },
+        ticks: { ...ticks, maxTicksLimit: 6, callback: (value) => `${value} V` },
         grid: { color: colour('--line') },
       },
       beside: {
         ...scale(beside),
         position: 'right',
-        ticks: { ...ticks, callback: (value) => `${value} ${unit}` },
+        ticks: { ...ticks, maxTicksLimit: 6, callback: (value) => `${value} ${unit}` },
         grid: { display: false },
       },
     },
