@@ -45,6 +45,7 @@ export default tseslint.config(
       'test-results/',
       'playwright-report/',
       'web/out-tsc/',
+      '**/gathered-specs/',
     ],
   },
   js.configs.recommended,

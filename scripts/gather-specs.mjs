@@ -5,6 +5,7 @@
  */
 import { mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join, relative } from 'node:path';
+import { root } from './say.mjs';
 
 /** Replaces modules, or the clock of the whole file. */
 const BY_ITSELF = /\bjest\.(mock|doMock|isolateModules)\b/;
@@ -13,7 +14,7 @@ const BY_ITSELF = /\bjest\.(mock|doMock|isolateModules)\b/;
  * Writes `parts` files into `folder` that between them require every spec under `from` that ends in `ending`; the largest first,
  * each to the part that has least so far. What stays by itself is required by a file of its own.
  */
-export function gatherSpecs({ from, ending, folder, parts }) {
+function gatherSpecs({ from, ending, folder, parts }) {
   rmSync(folder, { recursive: true, force: true });
   mkdirSync(folder, { recursive: true });
   const specs = readdirSync(from, { recursive: true, withFileTypes: true })
@@ -39,4 +40,17 @@ export function gatherSpecs({ from, ending, folder, parts }) {
     });
     writeFileSync(join(folder, `part-${at + 1}.spec.${ending.endsWith('.ts') ? 'ts' : 'js'}`), `${lines.join('\n')}\n`);
   });
+}
+
+/** From where, into how many files. */
+const WORKSPACES = {
+  core: { from: 'core/src', ending: '.spec.ts', parts: 1 },
+  contracts: { from: 'contracts/src', ending: '.spec.ts', parts: 1 },
+  server: { from: 'server/src', ending: '.spec.ts', parts: 1 },
+  web: { from: 'web/out-tsc/spec/web', ending: '.spec.js', parts: 2 },
+};
+
+for (const name of process.argv.slice(2)) {
+  const { from, ...how } = WORKSPACES[name];
+  gatherSpecs({ ...how, from: join(root, from), folder: join(root, name, 'gathered-specs') });
 }

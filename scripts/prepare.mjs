@@ -7,7 +7,7 @@ import { root, run, say } from './say.mjs';
 export const TSC = ['node', 'node_modules/typescript-native/bin/tsc'];
 
 const BUILT_FROM = ['core', 'contracts', 'server', 'web', 'tsconfig.base.json', 'package-lock.json'];
-const NOT_SOURCE = new Set(['node_modules', 'dist', '.angular', 'out-tsc']);
+const NOT_SOURCE = new Set(['node_modules', 'dist', '.angular', 'out-tsc', 'gathered-specs']);
 const marks = join(root, '.brisk');
 
 /** Installs the packages of the lock file, unless exactly those are there. */

@@ -11,30 +11,47 @@ await ensureInstalled();
 const chromium = ensureChromium();
 const reports = mkdtempSync(join(tmpdir(), 'brisk-reports-'));
 const report = (name) => join(reports, `${name}.json`);
+/** Specs as they are gathered: what they have in common is loaded once, not once a file. */
 const jest = (name, ...words) => ({
   name,
-  command: ['npx', 'jest', '--json', `--outputFile=${report(name)}`, '--maxWorkers=1', ...words],
+  command: [
+    'npx',
+    'jest',
+    '--config=jest.gathered.config.mjs',
+    '--json',
+    `--outputFile=${report(name)}`,
+    '--maxWorkers=1',
+    ...words,
+  ],
+  needs: ['Specs gathered'],
 });
 const web = join(root, 'web');
 /** As they are shipped; `npm run test:unit` has Angular look at everything a second time. */
-const views = (name, shard) => ({
-  ...jest(name, '--selectProjects', 'web', shard),
+const views = (name, parts) => ({
+  ...jest(name, '--selectProjects', 'web', `--testPathPatterns=${parts}`),
   env: { VIEWS_AS_SHIPPED: '1' },
-  needs: ['Types of the web'],
+  needs: ['Views gathered'],
 });
 const units = [
   jest('Unit tests', '--selectProjects', 'core', 'contracts'),
   jest('API tests', '--selectProjects', 'server'),
-  views('Views, first half', '--shard=1/2'),
-  views('Views, second half', '--shard=2/2'),
+  views('Views, first half', 'part-1\\.'),
+  views('Views, second half', 'part-(?!1\\.)'),
 ];
+const gather = (name, workspaces, needs = []) => ({
+  name,
+  command: ['node', 'scripts/gather-specs.mjs', ...workspaces],
+  needs,
+});
 const checks = [
+  gather('Specs gathered', ['core', 'contracts', 'server']),
   { name: 'Core, contracts and server', command: [...TSC, '-b', 'core', 'contracts', 'server'] },
   {
     name: 'Types of the web',
     command: ['npx', 'ngc', '-p', 'web/tsconfig.spec.json'],
     needs: ['Core, contracts and server'],
   },
+  gather('Views gathered', ['web'], ['Types of the web']),
   ...(isBuilt()
     ? []
     : [

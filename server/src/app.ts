@@ -106,7 +106,18 @@ export function appOf({
   const literature = new LiteratureStore(literatureFolder);
   const served = [
     // The most asked for come first.
-    jobRoutes({ store: jobs, cards, shop, photos, literature, background, spareOf, incoming: incomingFolder, now }),
+    jobRoutes({
+      store: jobs,
+      cards,
+      shop,
+      photos,
+      literature,
+      background,
+      spareOf,
+      incoming: incomingFolder,
+      now,
+      closing,
+    }),
     runSheetRoutes(jobs, shop, background, now),
     shopRoutes(shop, background, (rack) => usesOf(database, rack)),
     photoRoutes(photos),

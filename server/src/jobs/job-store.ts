@@ -24,6 +24,7 @@ import { SLICE, slices } from './slices.js';
 import type { InBackground } from '../background/tasks.js';
 import type { PutRight, Spare } from './put-right.js';
 import type { StoredJob } from './stored-job.js';
+import { Bell } from './bell.js';
 import { isUnchecked, type ReadBundle } from './read-bundle.js';
 
 /** A job in memory: as stored, and folded. Nothing else writes to the file, so it is never out of date. */
@@ -58,6 +59,8 @@ export class JobStore {
     sizeCalculation: ({ state }) => EMPTY_JOB + state.position,
   });
   readonly #inTurn = oneAtATime();
+  /** Rings when something was written to a job. */
+  readonly bell = new Bell();
 
   constructor(
     private readonly database: OpenDatabase,
@@ -247,6 +250,7 @@ export class JobStore {
     else await insertFew(this.database.commit, job.id, this.rowsOf(job.id, state.position, entries));
     entries.forEach((entry, index) => positions.set(entry.id, state.position + index + 1));
     this.#live.set(job.id, { job, state: reached, positions });
+    this.bell.ring(job.id);
   }
 
   private async insert(job: Job, ledger: readonly LedgerEntry[]): Promise<void> {

@@ -31,6 +31,17 @@ export const getJobsOne: Json = {
   },
 };
 
+export const getJobsBell: Json = {
+  summary:
+    'Rings as server-sent events, at once and whenever something is written: { position, revision }, where ledger and planning stand. What is new is fetched as ever',
+  parameters: [jobParameter],
+  responses: {
+    200: { description: 'Rings until nobody listens.', content: { 'text/event-stream': {} } },
+    404: problem('No such job.'),
+    429: problem('Too many listen already.'),
+  },
+};
+
 export const getJobsLedger: Json = {
   summary: 'Entries after a position',
   parameters: [jobParameter, { name: 'after', in: 'query', schema: { type: 'integer', minimum: 0 } }],

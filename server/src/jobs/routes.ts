@@ -35,6 +35,7 @@ import {
   withBodyInFile,
 } from '../http/body.js';
 import { apiRouter, type ApiRouter } from '../http/api-router.js';
+import { beginEvents, sendEvent } from '../http/event-stream.js';
 import { BUNDLES_A_MINUTE, perMinute } from '../http/limits.js';
 import { badInput, ProblemError } from '../http/problem.js';
 import type { LiteratureStore } from '../literature/literature-store.js';
@@ -49,6 +50,12 @@ import { slices } from './slices.js';
 import { refuseUnworkable } from './workable.js';
 import { zipBundle } from './write-zip.js';
 
+/** Devices that listen for what is new, at once; so often each is told that the line is still there. */
+const MOST_LISTENING = 64;
+const STILL_HERE_MS = 2_000;
+/** A job that cannot be read now is told of when it is asked for. */
+const noMatter = () => undefined;
+
 /** What the routes of jobs work with. */
 export interface JobParts {
   readonly store: JobStore;
@@ -62,6 +69,8 @@ export interface JobParts {
   /** Where a file stays while it is looked at, on the disk of the photos. */
   readonly incoming: string;
   readonly now: () => Date;
+  /** Turns true when the server is about to stop. */
+  readonly closing: () => boolean;
 }
 
 /** Jobs, their ledgers and their bundles. */
@@ -75,8 +84,10 @@ export function jobRoutes({
   spareOf,
   incoming,
   now,
+  closing,
 }: JobParts): ApiRouter {
   const api = apiRouter();
+  let listening = 0;
   const layouts = TEMPLATES.map(({ layout }) => summaryOfLayout(layout));
 
   api.get('/layouts', docs.getLayouts, (_request, response) => {
@@ -113,6 +124,35 @@ export function jobRoutes({
     const { job, entries } = await store.withLedger(jobIn(request), after);
     const tail: LedgerTail = { entries, revision: revisionOf(job) };
     response.json(tail);
+  });
+
+  api.get('/jobs/:job/bell', docs.getJobsBell, async (request, response) => {
+    const id = request.params.job;
+    await store.read(id);
+    if (listening >= MOST_LISTENING)
+      throw new ProblemError('too-often', 'So many devices listen already. What is new is fetched every few seconds.');
+    let heard = '';
+    const ring = () =>
+      void store.read(id).then(({ job, state }) => {
+        const now = { position: state.position, revision: revisionOf(job) };
+        const said = `${now.revision}-${now.position}`;
+        // What is written in one go rings once.
+        if (said !== heard && !response.writableEnded) sendEvent(response, said, now);
+        heard = said;
+      }, noMatter);
+    const deaf = store.bell.listen(id, ring);
+    listening += 1;
+    beginEvents(response);
+    ring();
+    const timer = setInterval(() => {
+      if (closing()) response.end();
+      else response.write(': here\n\n');
+    }, STILL_HERE_MS);
+    response.on('close', () => {
+      clearInterval(timer);
+      deaf();
+      listening -= 1;
+    });
   });
 
   api.post('/jobs/:job/ledger', docs.postJobsLedger, ...jsonBody(LARGEST_BODY), async (request, response) => {

@@ -41,9 +41,10 @@ import { jobCode } from '@brisk/core/labels';
 import { usualMap } from '@brisk/core/layouts';
 import { ENDING_OF, type KeptLiterature, type LiteratureType } from '@brisk/core/literature';
 import { foldLedger, lostBy, replay, type EntryBody, type LedgerEntry } from '@brisk/core/ledger';
-import { defer, of, throwError, type Observable } from 'rxjs';
+import { defer, of, throwError, type Observable, Subject } from 'rxjs';
 import type { ISchema } from 'yup';
 import type { Api } from '../app/api/api';
+import type { Ring } from '../app/api/bell-line';
 
 /** The job that the web tests work on. */
 export const testJob: Job = {
@@ -99,6 +100,7 @@ export class FakeServer implements Pick<
   | 'keepLiterature'
   | 'torqueWrenches'
   | 'keepTorqueWrenches'
+  | 'bell'
   | 'troubleKnowledge'
   | 'keepTroubleKnowledge'
   | 'house'
@@ -307,6 +309,13 @@ export class FakeServer implements Pick<
       this.wrenches = { ...this.wrenches, revision: revision + 1, document };
       return this.wrenches;
     });
+  }
+
+  /** Rings when a test says so. */
+  readonly rings = new Subject<Ring>();
+
+  bell(): Observable<Ring> {
+    return this.rings;
   }
 
   troubleKnowledge(): Observable<Kept<OwnKnowledge>> {

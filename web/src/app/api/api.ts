@@ -25,6 +25,7 @@ import type { OwnKnowledge } from '@brisk/core/diagnosis';
 import type { HouseKnowledge } from '@brisk/core/house';
 import type { KeptLiterature, LiteratureType } from '@brisk/core/literature';
 import type { Observable } from 'rxjs';
+import { bellOf, type Ring } from './bell-line';
 
 /** How files of the literature are named to the server, where the browser may not know. */
 const SENT_AS: Readonly<Partial<Record<LiteratureType, string>>> = { pdf: 'application/pdf', text: 'text/plain' };
@@ -151,6 +152,11 @@ export class Api {
 
   keepTroubleKnowledge(own: ToKeep<OwnKnowledge>): Observable<Kept<OwnKnowledge>> {
     return this.http.put<Kept<OwnKnowledge>>('/api/trouble-knowledge', own);
+  }
+
+  /** Rings whenever something is written to a job; never fails. */
+  bell(job: string): Observable<Ring> {
+    return bellOf(job);
   }
 
   house(job: string): Observable<HouseKnowledge> {

@@ -36,6 +36,30 @@ describe('the desk', () => {
     expect(desk.line()).toBe('missing');
   });
 
+  it('fetches what others wrote as soon as the bell rings, and nothing where it rings for what is known', async () => {
+    const { desk, server } = await openDesk();
+    server.entries.push(theirEntry(first));
+    server.rings.next({ position: 1, revision: 1 });
+    await tick();
+    expect(desk.state()?.position).toBe(1);
+    const asked = jest.spyOn(server, 'entriesAfter');
+    server.rings.next({ position: 1, revision: 1 });
+    await tick();
+    expect(asked).not.toHaveBeenCalled();
+  });
+
+  it('looks at once where the line of the bell is lost, and says that the server is away', async () => {
+    const { desk, server } = await openDesk();
+    server.reachable = false;
+    server.rings.next('lost');
+    await tick();
+    expect(desk.line()).toBe('gone');
+    server.reachable = true;
+    server.rings.next({ position: 0, revision: 1 });
+    await tick();
+    expect(desk.line()).toBe('up');
+  });
+
   it('records at once, signed by the one who works, and sends', async () => {
     const { desk, server } = await openDesk();
     const result = desk.record(first);

@@ -33,6 +33,7 @@ import {
 } from 'rxjs';
 import { v4 as uuid } from 'uuid';
 import { Api } from '../api/api';
+import type { Ring } from '../api/bell-line';
 import { problemKind, problemWords } from '../api/problem-words';
 import { HeldUpList, type HeldUp } from './held-up';
 import { Outbox } from './outbox';
@@ -41,7 +42,9 @@ import { Person } from './person';
 /** How the desk stands with the server. */
 export type Line = 'loading' | 'up' | 'gone' | 'missing';
 
+/** Without the bell somebody looks so often; with it, only so often, in case it was not heard. */
 const LOOK_EVERY_MS = 4_000;
+const LOOK_WITH_BELL_MS = 30_000;
 const SEND_REST_AFTER_MS = 10;
 const AT_ONCE = 100;
 /** Answers that will be the same however often it is sent. */
@@ -71,6 +74,11 @@ export class Desk {
   private readonly confirmed = signal<JobState | undefined>(undefined);
   private readonly waiting = signal<readonly LedgerEntry[]>([]);
   private readonly send = new Subject<void>();
+  /** Which job’s bell is listened to. */
+  private readonly bellOf = new Subject<string>();
+  /** Whether the bell is heard. */
+  private hears = false;
+  private lookedAt = 0;
   /** Entries in a request that is under way; they can no longer be taken back without a correction. */
   private readonly sending = new Set<string>();
   /** How many go out together: one, from a refusal until all that waited then went out by themselves. */
@@ -105,6 +113,8 @@ export class Desk {
     this.waiting.set(this.outbox.read(id));
     this.heldUp.set(this.heldUpList.read(id));
     this.atOnce = AT_ONCE;
+    this.hears = false;
+    this.bellOf.next(id);
     void this.load(id);
   }
 
@@ -146,7 +156,11 @@ export class Desk {
     const visible = () => document.visibilityState === 'visible';
     merge(
       this.send,
-      timer(LOOK_EVERY_MS, LOOK_EVERY_MS).pipe(filter(visible)),
+      timer(LOOK_EVERY_MS, LOOK_EVERY_MS).pipe(filter(() => visible() && this.isTimeToLook())),
+      this.bellOf.pipe(
+        switchMap((id) => this.api.bell(id)),
+        filter((stands) => this.isNews(stands)),
+      ),
       fromEvent(window, 'online'),
       fromEvent(document, 'visibilitychange').pipe(filter(visible)),
     )
@@ -156,6 +170,23 @@ export class Desk {
         takeUntilDestroyed(),
       )
       .subscribe();
+  }
+
+  /** Whether what the server has is not what this device has. */
+  private isNews(ring: Ring): boolean {
+    this.hears = ring !== 'lost';
+    if (ring === 'lost') return true;
+    const { position, revision } = ring;
+    const confirmed = this.confirmed();
+    return this.line() !== 'up' || confirmed?.position !== position || this.revision() !== revision;
+  }
+
+  /** Who hears the bell looks seldom by himself; who does not, or has lost the server, every few seconds. */
+  private isTimeToLook(): boolean {
+    const now = Date.now();
+    if (this.hears && this.line() === 'up' && now - this.lookedAt < LOOK_WITH_BELL_MS) return false;
+    this.lookedAt = now;
+    return true;
   }
 
   /** Why `bodies` may not be recorded now, none when they may. */
