@@ -38,6 +38,8 @@ const tools = [
   { tool: 'rated slings', here: true },
   { tool: 'lift or two jacks', here: true },
   { tool: 'quick-connector tool', here: true },
+  { tool: 'battery charger, 4 A', here: true },
+  { tool: 'battery charger, 25 A', here: true },
   { tool: 'powerpack dolly', here: false, hire: 'Fire station workshop lends theirs, a day’s notice' },
   { tool: '32 mm socket', here: true },
   { tool: 'ball joint puller', here: false },

@@ -15,4 +15,5 @@ export {
   type BatteryNow,
   type LostAt,
 } from './battery.js';
+export { chargerNamed, chargersIn, type Charger } from './chargers.js';
 export { BatteryError } from './battery-error.js';

@@ -1,3 +1,4 @@
+import { MatButton } from '@angular/material/button';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import {
   BATTERY_KINDS,
@@ -5,6 +6,8 @@ import {
   batteryNow,
   burstsLeft,
   cableDropV,
+  chargerNamed,
+  chargersIn,
   chargeTimeH,
   FUEL_DRY_S,
   whereLost,
@@ -14,6 +17,7 @@ import {
 import { machineOf } from '@brisk/core/diagnosis';
 import { LONGEST_BURST_S, LOWEST_CRANKING_V, LOWEST_REST_V } from '@brisk/core/first-start';
 import { several } from '@brisk/core/words';
+import { ToolShed } from '../../planning/tool-shed';
 import { Desk } from '../../session/desk';
 import { ChoiceKeys } from '../../ui/choice-keys';
 import { EntryField } from '../../ui/entry-field';
@@ -34,13 +38,16 @@ const BOOST_FROM_H = 4;
 /** What is in the battery, what a start needs of it, how long it charges, and where volts are lost while cranking. */
 @Component({
   selector: 'bl-battery',
-  imports: [ChoiceKeys, EntryField, StartTabs],
+  imports: [ChoiceKeys, EntryField, MatButton, StartTabs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './battery.html',
   styleUrl: './battery.scss',
 })
 export class BatteryBoard {
   private readonly desk = inject(Desk);
+  private readonly shed = inject(ToolShed);
+  /** The chargers of the shop, from its list of tools. */
+  private readonly chargers = computed(() => chargersIn(this.shed.tools()));
   protected readonly kinds = BATTERY_KINDS.map((value) => ({ value, words: KIND_WORDS[value] }));
   protected readonly voltages = [12, 24].map((value) => ({ value: value as 12 | 24, words: `${value} V` }));
   protected readonly paces = [
@@ -88,8 +95,14 @@ export class BatteryBoard {
       const needed = Math.ceil((this.dryS() ?? LONGEST_BURST_S) / LONGEST_BURST_S);
       const hours = chargeTimeH(battery.capacityAh, charge, this.figure('charger'));
       const toEighty = chargeTimeH(battery.capacityAh, charge, this.figure('charger'), 0.8);
+      const chargers = this.chargers().map(({ tool, amps }) => ({
+        tool,
+        hours: chargeTimeH(battery.capacityAh, charge, amps).toFixed(1),
+        eighty: chargeTimeH(battery.capacityAh, charge, amps, 0.8).toFixed(1),
+      }));
       return {
         tooLow,
+        chargers,
         charge: Math.round(charge * 100),
         there: Math.round(thereAh),
         bursts: several(bursts, 'burst'),
@@ -114,6 +127,16 @@ export class BatteryBoard {
     if ([crank, ground, plus].some((one) => one === undefined || Number.isNaN(one))) return undefined;
     return LOST_WORDS[whereLost(this.volts(), crank ?? 0, ground ?? 0, plus ?? 0, this.slow())];
   });
+
+  /** A charger that was typed and is not among the shop’s. */
+  protected readonly newCharger = computed(() => {
+    const amps = this.figure('charger');
+    return amps > 0 && this.shed.loaded() && !this.chargers().some((one) => one.amps === amps) ? amps : undefined;
+  });
+
+  protected async keepCharger(amps: number): Promise<void> {
+    await this.shed.put({ tool: chargerNamed(amps), here: true });
+  }
 
   protected type(field: string, words: string): void {
     this.typed.update((before) => ({ ...before, [field]: words }));

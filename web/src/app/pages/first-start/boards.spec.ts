@@ -193,6 +193,18 @@ describe('the battery', () => {
     expect(view.text()).toMatch(/9\.[45] h on this charger until full/);
   });
 
+  it('reckons the hours on the chargers the shop has, and keeps another one', async () => {
+    const view = await openView(BatteryBoard, cranked(), undefined, { job });
+    type(view.element, 'rest', '12.24');
+    await view.settle();
+    await view.press('The shop has this charger of 4 A');
+    await view.settle();
+    expect(view.server.toolList.document.tools).toEqual([{ tool: 'battery charger, 4 A', here: true }]);
+    // 70 Ah at a half: 70 · 0.3 · 1.2 / 4 h to 80 %, and above that twice as slow.
+    expect(view.text()).toMatch(/battery charger, 4 A 6\.3 h to 80 %, 14\.7 h until full/);
+    expect(view.text()).not.toContain('The shop has this charger');
+  });
+
   it('says where volts are lost, and what a cable loses', async () => {
     const view = await openView(BatteryBoard, [], undefined, { job });
     type(view.element, 'crank', '10,8');
