@@ -1,3 +1,5 @@
+import { FAST_GLOBALS } from './jest.fast-globals.mjs';
+
 const swc = [
   '@swc/jest',
   { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } },
@@ -19,6 +21,7 @@ const node = (name) => ({
   transform: { '^.+\\.ts$': swc, '/pdfjs-dist/.+\\.mjs$': swc },
   transformIgnorePatterns: ['/node_modules/(?!pdfjs-dist/)'],
   moduleNameMapper: ours,
+  sandboxInjectedGlobals: FAST_GLOBALS,
 });
 
 export default {

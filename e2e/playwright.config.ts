@@ -7,8 +7,9 @@ export default defineConfig({
   fullyParallel: true,
   // One more than the cores of a small machine: each of them waits for a page or the server now and then.
   workers: 3,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  // What is waited for comes in seconds; where other work fills the machine it comes all the same, only later.
+  timeout: 180_000,
+  expect: { timeout: 20_000 },
   forbidOnly: true,
   outputDir: '../test-results',
   use: {
@@ -17,7 +18,7 @@ export default defineConfig({
     // What is looked at is where things come to, not the way there.
     contextOptions: { reducedMotion: 'reduce' },
     screenshot: 'only-on-failure',
-    actionTimeout: 15_000,
+    actionTimeout: 30_000,
     launchOptions: {
       executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium-headless-shell',
       args: [
@@ -34,7 +35,7 @@ export default defineConfig({
   webServer: {
     command: `node serve.mjs ${port}`,
     url: `http://127.0.0.1:${port}/api/health`,
-    timeout: 60_000,
+    timeout: 120_000,
     reuseExistingServer: false,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
   },

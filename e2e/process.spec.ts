@@ -33,7 +33,7 @@ test.describe('the server as a process', () => {
 
   test('refuses data that another server has open, and a port that is taken', async () => {
     const first = start({ BRISK_PORT: '4392', BRISK_DATA: folder });
-    await expect.poll(first.said).toContain('is open at http://127.0.0.1:4392');
+    await expect.poll(first.said, OPENS).toContain('is open at http://127.0.0.1:4392');
     const second = start({ BRISK_PORT: '4393', BRISK_DATA: folder });
     expect(await second.ended).toBe(1);
     expect(second.said()).toContain('Another Brisk Ledger is running on');

@@ -1,3 +1,5 @@
+import { FAST_GLOBALS } from '../jest.fast-globals.mjs';
+
 /** The web application as `ngc` compiles it (`npm run typecheck`), with the libraries linked: nothing is compiled in a test. */
 export default {
   displayName: 'web',
@@ -6,6 +8,7 @@ export default {
   setupFilesAfterEnv: ['<rootDir>/jest-setup.cjs'],
   transform: { '^.+\\.(cjs|js|mjs|ts)$': '<rootDir>/jest-linked.cjs', '\\.svg$': '<rootDir>/jest-svg.cjs' },
   transformIgnorePatterns: ['node_modules/(?!(@angular|@fontsource|@tabler|.*\\.mjs$))'],
+  sandboxInjectedGlobals: FAST_GLOBALS,
   moduleFileExtensions: ['js', 'mjs', 'ts', 'json', 'svg'],
   moduleNameMapper: {
     '^(?:\\.\\./)+core/src/(.*)$': '<rootDir>/../core/src/$1',

@@ -57,15 +57,16 @@ export class LeakBoard {
     return state ? partsOut(state) : new Set<string>();
   });
   protected readonly measured = computed(() => Object.fromEntries(this.desk.state()?.measured ?? []));
-  protected readonly only = computed(() => new Set(this.joints().map(({ connection }) => connection.id)));
-  /** What leaks is drawn as what is open, what was found dry as closed, the rest as left. */
+  /** What is dry is drawn faint, what leaks as what is open. */
+  protected readonly only = computed(
+    () => new Set(this.joints().flatMap(({ connection, seen }) => (seen?.is === 'dry' ? [] : [connection.id]))),
+  );
   protected readonly standing = computed(
     (): ReadonlyMap<string, Standing> =>
       new Map(
-        this.joints().map(({ connection, seen }) => [
-          connection.id,
-          seen === undefined ? 'left' : seen.is === 'dry' ? 'closed' : 'open',
-        ]),
+        this.joints().flatMap(({ connection, seen }) =>
+          seen && seen.is !== 'dry' ? [[connection.id, 'open' as const]] : [],
+        ),
       ),
   );
 
