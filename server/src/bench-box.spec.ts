@@ -69,6 +69,14 @@ describe('a real box', () => {
     expect(nothing).toMatchObject({ status: 422, body: { detail: expect.stringContaining('Line 1: No reading') } });
   });
 
+  it('that sends the same lines once more, its answer lost, is answered as before, and nothing stands twice', async () => {
+    await sent('shed-5', line(100), line(200));
+    expect(await sent('shed-5', line(200), line(300))).toMatchObject({ status: 200, body: { taken: 2 } });
+    expect(times(await eventsFrom(`${server.address}/api/bench-boxes/shed-5/readings`, 3))).toEqual([100, 200, 300]);
+    // The same moment with another figure is another box.
+    expect((await sent('shed-5', line(300, { volts: 9 }))).status).toBe(422);
+  });
+
   it('is refused where time runs backwards, and what came before stays', async () => {
     await sent('shed-4', line(500));
     const two = await sent('shed-4', line(400));

@@ -33,7 +33,13 @@ describe('what was seen of a joint', () => {
   });
 
   it('does not count where it says the contrary, or hangs on no joint', () => {
-    for (const words of ['Not corroded', 'Cleaned of dirty grease', 'The strap as it sits'])
+    for (const words of [
+      'Not corroded',
+      'Cleaned of dirty grease',
+      'Plug with the green tape',
+      'Leave it loose until all are in',
+      'The strap as it sits',
+    ])
       expect(seenBad(then(apart, photo(words))).size).toBe(0);
     expect(seenBad(then(apart, photo('Dirty bay', {}))).size).toBe(0);
   });

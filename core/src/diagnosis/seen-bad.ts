@@ -4,9 +4,9 @@ import type { OperationId } from '../teardown/index.js';
 
 /** What somebody writes of a joint that will make trouble. */
 const BAD =
-  /\b(dirty|filthy|oily|greasy|wet|rust(y|ed)?|corro(ded|sion)|green|burnt|melted|bent|broken|cracked|torn|split|chafed|frayed|worn|perished|loose|brittle|scored|crushed)\b/i;
+  /\b(dirty|filthy|oily|greasy|wet|rust(y|ed)?|corro(ded|sion)|green (under|inside|pins?)|burnt|melted|bent|broken|cracked|torn|split|chafed|frayed|worn|perished|loose|brittle|scored|crushed)\b/i;
 /** It says the contrary, or that it was seen to. */
-const NOT_SO = /\b(no|not|nor|without|never|cleaned|replaced|renewed|mended|new)\b/i;
+const NOT_SO = /\b(no|not|nor|without|never|until|leave|cleaned|replaced|renewed|mended|new)\b/i;
 const LONGEST = 60;
 
 /**

@@ -162,4 +162,6 @@ it('a sensor that is not on is left out; so is a ripple no starter gives, and th
   const { oilBar: _oil, ...without } = sound as BoxReading;
   expect(readingOf({ ...without })).toEqual(without);
   expect(readingOf({ ...sound, rippleA: [180, Number.NaN], addsPct: 'all', codes: [7] })).toEqual(sound);
+  // As the record takes them.
+  expect(readingOf({ ...sound, codes: [' Misfire '] })?.codes).toEqual(['Misfire']);
 });

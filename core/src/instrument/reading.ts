@@ -64,7 +64,7 @@ export function readingOf(sent: Readonly<Record<string, unknown>>): BoxReading |
     ...(rippleA ? { rippleA } : {}),
     ...(isBetween(firstAgoMs, 0, MOST_AGO_MS) ? { firstAgoMs } : {}),
     ...(addsPct ? { addsPct } : {}),
-    ...(codes ? { codes } : {}),
+    ...(codes ? { codes: codes.map((code) => code.trim()) } : {}),
   };
 }
 

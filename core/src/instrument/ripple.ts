@@ -1,4 +1,4 @@
-import { median, scatterOf } from './figures.js';
+import { mean, median, scatterOf } from './figures.js';
 import type { BoxReading } from './reading.js';
 
 /** What the ripple of the starter’s current says of the compressions. */
@@ -182,8 +182,4 @@ function heightsOf(laid: readonly Phased[], cylinder: number, cylinders: number,
   return [...byCycle.values()].flatMap(({ top, valley }) =>
     top.length > 0 && valley.length > 0 ? [mean(top) - mean(valley)] : [],
   );
-}
-
-function mean(figures: readonly number[]): number {
-  return figures.reduce((sum, one) => sum + one, 0) / figures.length;
 }

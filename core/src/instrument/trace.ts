@@ -1,6 +1,6 @@
 import type { StartResult } from '../first-start/index.js';
 import type { ChannelId } from './channels.js';
-import { median, scatterOf } from './figures.js';
+import { mean, median, scatterOf } from './figures.js';
 import type { BoxReading } from './reading.js';
 import { compressionsOf, type Compressions } from './ripple.js';
 import { doesNow } from './watch.js';
@@ -115,7 +115,7 @@ function resultOf(ranS: number, running: readonly BoxReading[], turns: boolean):
 
 function isRough(running: readonly BoxReading[]): boolean {
   const rpm = running.slice(Math.floor(running.length / 2)).map((reading) => reading.rpm);
-  return scatterOf(rpm) > ROUGH_SHARE * (rpm.reduce((sum, one) => sum + one, 0) / Math.max(1, rpm.length));
+  return scatterOf(rpm) > ROUGH_SHARE * mean(rpm);
 }
 
 function middleOf(readings: readonly BoxReading[], channel: ChannelId): number | undefined {

@@ -99,6 +99,9 @@ describe('hold points', () => {
     expect(refused(then(refitted, { ...forOil, result: 'cranks' }), { ...forOil, result: 'cranks' })).toBe('');
     const hanging = until((state) => carrying(state).length > 0);
     expect(refused(hanging, { ...forOil, result: 'cranks' })).toMatch(/on the lifting gear/);
+    // To start it is the hold point’s to say, as ledgers from before have it.
+    const { purpose: _oil, ...toStart } = forOil;
+    expect(refused(hanging, { ...toStart, result: 'cranks' })).toMatch(/signed before anybody cranks/);
   });
 });
 

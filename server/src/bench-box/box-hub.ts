@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { readingOf, type BoxReading } from '@brisk/core/instrument';
 import { ProblemError } from '../http/problem.js';
 
@@ -60,8 +61,11 @@ export class BoxHub {
     const refused = read.flatMap(({ line, reading }) =>
       reading ? [] : [{ line, words: 'No reading: a figure is missing, or one no engine gives.' }],
     );
-    const [first] = sound;
-    if (first) this.#add(name, first, sound);
+    const kept = new Map(this.#boxes.get(name)?.kept.map((reading) => [reading.atMs, reading]));
+    // What is sent once more, because its answer was lost, is answered as before and stands once.
+    const fresh = sound.filter((reading) => !isDeepStrictEqual(kept.get(reading.atMs), reading));
+    const [first] = fresh;
+    if (first) this.#add(name, first, fresh);
     return { taken: sound.length, refused: refused.slice(0, MOST_NAMED) };
   }
 

@@ -129,6 +129,8 @@ export function jobRoutes({
   api.get('/jobs/:job/bell', docs.getJobsBell, async (request, response) => {
     const id = request.params.job;
     await store.read(id);
+    // Who has gone meanwhile is not waited for: nothing would say once more that he has.
+    if (response.destroyed) return;
     if (listening >= MOST_LISTENING)
       throw new ProblemError('too-often', 'So many devices listen already. What is new is fetched every few seconds.');
     let heard = '';

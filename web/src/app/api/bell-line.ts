@@ -16,16 +16,21 @@ export type Ring = Stands | 'lost';
 export function bellOf(job: string): Observable<Ring> {
   return new Observable((listener) => {
     let source: EventSource | undefined;
+    let heard = false;
     const hear = () => {
       const seen = document.visibilityState === 'visible';
       if (seen && !source && typeof EventSource !== 'undefined') {
         source = new EventSource(`/api/jobs/${encodeURIComponent(job)}/bell`);
         source.onmessage = ({ data }) => {
           const stands = standsIn(String(data));
+          heard ||= stands !== undefined;
           if (stands) listener.next(stands);
         };
-        // The browser asks again by itself.
-        source.onerror = () => listener.next('lost');
+        // The browser asks again by itself, often while the server is away: that it is lost is said once.
+        source.onerror = () => {
+          if (heard) listener.next('lost');
+          heard = false;
+        };
       } else if (!seen) {
         source?.close();
         source = undefined;

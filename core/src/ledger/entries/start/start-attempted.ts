@@ -34,7 +34,8 @@ export interface Attempt extends StartAttempt, Mark {
 
 export const startAttempted: EntryRules<StartAttempted> = {
   mayFollow(state, { voltsBefore, voltsLowest, purpose, result }) {
-    if (carrying(state).length > 0)
+    // To start it is the hold point’s to say, as it was before there were purposes: ledgers from then stand.
+    if (purpose !== undefined && carrying(state).length > 0)
       return refuse('gate', 'Its weight is on the lifting gear: it is down and bolted in before anybody cranks.');
     if (purpose === undefined && !isDone(state, operationId.hold('pre-start')))
       return refuse('gate', 'The pre-start hold point is signed before anybody cranks.');
