@@ -27,6 +27,8 @@ export async function violations(page: Page, what: 'everything' | 'looks' = 'eve
   const found = await page.evaluate(async (options) => (await window.axe.run(options)).violations, {
     runOnly,
     resultTypes: ['violations'],
+    // Nothing of ours turns with the device, which is all that the style sheets would be fetched again for.
+    preload: false,
   });
   return found.flatMap(({ id, nodes }) =>
     nodes.map(({ target, failureSummary }) => `${id} ${target.join(' ')} ${failureSummary ?? ''}`),
