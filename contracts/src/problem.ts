@@ -11,6 +11,7 @@ export const PROBLEMS = [
   'id-used',
   'refused',
   'exists',
+  'sign-in',
   'not-allowed',
   'unavailable',
   'busy',

@@ -12,7 +12,7 @@ import type { OpenDatabase } from './database/open.js';
 import { besidePdfs } from './http/beside-pdfs.js';
 import { documentRoutes, healthRoutes } from './http/own-routes.js';
 import { answerProblem, nothingHere, ProblemError } from './http/problem.js';
-import { security } from './http/security.js';
+import { isLocal, security } from './http/security.js';
 import { webFiles } from './http/web-files.js';
 import { houseRoutes } from './house/routes.js';
 import { JobCards } from './jobs/job-cards.js';
@@ -21,6 +21,9 @@ import { jobRoutes } from './jobs/routes.js';
 import { labelRoutes } from './labels/routes.js';
 import { LiteratureStore } from './literature/literature-store.js';
 import { literatureRoutes } from './literature/routes.js';
+import { guard } from './people/guard.js';
+import { PeopleStore } from './people/people-store.js';
+import { peopleRoutes } from './people/routes.js';
 import { PhotoStore } from './photos/photo-store.js';
 import { photoRoutes } from './photos/routes.js';
 import { runSheetRoutes } from './run-sheet/routes.js';
@@ -35,6 +38,10 @@ export interface AppParts {
   readonly database: OpenDatabase;
   readonly logger: Logger;
   readonly host: string;
+  /** What the first person has to know where it listens to a network. */
+  readonly firstCode: string;
+  /** Whether the line is encrypted. */
+  readonly secure: boolean;
   /** Names this server answers to on a network, besides its own. */
   readonly names: readonly string[];
   readonly webFolder: string;
@@ -61,6 +68,7 @@ export interface AppParts {
 export interface App {
   readonly app: Express;
   readonly cards: JobCards;
+  readonly people: PeopleStore;
   readonly photos: PhotoStore;
   readonly literature: LiteratureStore;
 }
@@ -70,6 +78,8 @@ export function appOf({
   database,
   logger,
   host,
+  firstCode,
+  secure,
   names,
   webFolder,
   photoFolder,
@@ -100,6 +110,9 @@ export function appOf({
     next();
   });
   const shop = new ShopStore(database, now);
+  const people = new PeopleStore(database, now);
+  const local = isLocal(host);
+  app.use('/api', guard(people, local));
   const jobs = new JobStore(database, background, now);
   const cards = new JobCards(database, (id, task) => jobs.while(id, task));
   const photos = new PhotoStore(photoFolder);
@@ -113,6 +126,7 @@ export function appOf({
       photos,
       literature,
       background,
+      people,
       spareOf,
       incoming: incomingFolder,
       now,
@@ -128,6 +142,7 @@ export function appOf({
     craneScaleRoutes(closing),
     torqueWrenchRoutes(closing),
     benchBoxRoutes(closing, now),
+    peopleRoutes(people, shop, { local, firstCode, secure }),
     healthRoutes(database, room, now),
     backupRoutes(backup),
   ];
@@ -138,5 +153,5 @@ export function appOf({
   app.use(webFiles(webFolder));
   app.use(nothingHere);
   app.use(answerProblem(logger));
-  return { app, cards, photos, literature };
+  return { app, cards, people, photos, literature };
 }

@@ -4,6 +4,7 @@ import { DataDamagedError } from './database/check-file.js';
 import { DataInUseError } from './database/instance-lock.js';
 import { isDiskFull } from './http/disk-full.js';
 import { serve, type Running } from './serve.js';
+import { CertificateError } from './tls/certificate.js';
 import { settingsFrom, SettingsError, type Settings } from './settings.js';
 
 const webFolder = fileURLToPath(new URL('../../web/dist/browser', import.meta.url));
@@ -26,7 +27,8 @@ function giveUp(words: string): never {
 }
 
 function explain(error: unknown, settings: Settings): string {
-  if (error instanceof DataInUseError || error instanceof DataDamagedError) return error.message;
+  if (error instanceof DataInUseError || error instanceof DataDamagedError || error instanceof CertificateError)
+    return error.message;
   const code = error instanceof Error && 'code' in error ? error.code : undefined;
   if (code === 'EADDRINUSE')
     return `port ${settings.port} on ${settings.host} is taken. Stop what listens there, or set BRISK_PORT.`;
@@ -57,6 +59,11 @@ try {
   giveUp(explain(error, settings));
 }
 process.stdout.write(`Brisk Ledger is open at ${running.address} (data in ${settings.dataFolder})\n`);
+
+if (running.firstCode !== undefined)
+  process.stdout.write(
+    `Nobody is let in yet. Open its page and make the first person with the code ${running.firstCode}\n`,
+  );
 
 let stopping = false;
 for (const signal of ['SIGINT', 'SIGTERM'] as const)

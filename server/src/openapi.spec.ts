@@ -18,6 +18,8 @@ const { app } = appOf({
   database: {} as OpenDatabase,
   logger: pino({ level: 'silent' }),
   host: '127.0.0.1',
+  firstCode: '',
+  secure: false,
   webFolder: 'nowhere',
   incomingFolder: '/nowhere',
   room: () => Promise.resolve(0),

@@ -1,4 +1,5 @@
 import { createServer, type Server } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { rm, statfs } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -7,9 +8,12 @@ import { appOf } from './app.js';
 import { poolOf, type Pool } from './background/pool.js';
 import { BackupSchedule } from './backup/schedule.js';
 import { openDatabase } from './database/open.js';
+import { isLocal } from './http/security.js';
 import { answerUnreadable } from './http/unreadable-requests.js';
+import { newCode } from './people/secrets.js';
 import { sweepShelves } from './shelf/sweep.js';
 import type { Settings } from './settings.js';
+import { certificateFor } from './tls/certificate.js';
 
 const DAY_MS = 86_400_000;
 /** How long a line nobody speaks on is kept open. */
@@ -20,6 +24,8 @@ const FINISH_WITHIN_MS = 5_000;
 /** A running server. */
 export interface Running {
   readonly address: string;
+  /** The code with which the first person of a shop is made from a network; absent once there is one, or where nobody needs it. */
+  readonly firstCode?: string;
   /** Lets requests that are under way finish for a few seconds, cuts the rest, then closes the database. */
   readonly stop: () => Promise<void>;
 }
@@ -39,17 +45,22 @@ export async function serve(
   logger: Logger,
   { finishWithinMs = FINISH_WITHIN_MS, pool = poolOf(), room }: Ways = {},
 ): Promise<Running> {
+  const now = () => new Date();
+  const certificate =
+    settings.tls && (await certificateFor(settings.tls, join(settings.dataFolder, 'tls'), settings.names ?? [], now()));
   const database = await openDatabase(settings.dataFolder);
   const incomingFolder = join(settings.dataFolder, 'incoming');
   // What was coming in when a server was killed did not come in.
   await rm(incomingFolder, { recursive: true, force: true });
   let closing = false;
-  const now = () => new Date();
+  const firstCode = newCode();
   const backups = settings.backup && new BackupSchedule(settings.dataFolder, settings.backup, now, logger);
-  const { app, cards, photos, literature } = appOf({
+  const { app, cards, people, photos, literature } = appOf({
     database,
     logger,
     host: settings.host,
+    firstCode,
+    secure: settings.tls !== undefined,
     names: settings.names ?? [],
     webFolder,
     photoFolder: join(settings.dataFolder, 'photos'),
@@ -64,7 +75,7 @@ export async function serve(
     backup: () => backups?.status() ?? {},
     closing: () => closing,
   });
-  const server = createServer(app);
+  const server: Server = certificate ? createSecureServer(certificate, app) : createServer(app);
   answerUnreadable(server);
   // Longer than any client waits between two questions: it never asks just as the line is dropped.
   server.keepAliveTimeout = KEPT_OPEN_MS;
@@ -89,7 +100,8 @@ export async function serve(
   const { port } = server.address() as AddressInfo;
   const host = settings.host.includes(':') ? `[${settings.host}]` : settings.host;
   return {
-    address: `http://${host}:${port}`,
+    address: `${certificate ? 'https' : 'http'}://${host}:${port}`,
+    ...(isLocal(settings.host) || !(await people.isEmpty()) ? {} : { firstCode }),
     stop: async () => {
       closing = true;
       clearInterval(daily);

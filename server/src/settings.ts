@@ -1,5 +1,6 @@
 import { resolve, sep } from 'node:path';
 import type { BackupPlan } from './backup/schedule.js';
+import type { TlsPlan } from './tls/certificate.js';
 
 /** What the server is told by its environment. */
 export interface Settings {
@@ -12,6 +13,8 @@ export interface Settings {
   readonly address?: string;
   /** Names it answers to on a network, besides its own. */
   readonly names?: readonly string[];
+  /** How the line is encrypted; absent: not at all. */
+  readonly tls?: TlsPlan;
   /** Where the data is backed up to, and how often. */
   readonly backup?: BackupPlan;
 }
@@ -24,7 +27,7 @@ export class SettingsError extends Error {
 const LOG_LEVELS = ['silent', 'fatal', 'error', 'warn', 'info', 'debug', 'trace'];
 
 /** Settings from `BRISK_HOST`, `BRISK_PORT`, `BRISK_DATA`, `BRISK_LOG`, `BRISK_ADDRESS`, `BRISK_NAMES`,
- * `BRISK_BACKUP` and `BRISK_BACKUP_HOURS`. Throws {@link SettingsError}. */
+ * `BRISK_BACKUP`, `BRISK_BACKUP_HOURS`, `BRISK_TLS`, `BRISK_TLS_CERT` and `BRISK_TLS_KEY`. Throws {@link SettingsError}. */
 export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const given = environment['BRISK_PORT'] ?? '4310';
   const port = Number(given);
@@ -42,6 +45,7 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const dataFolder = resolve(folder);
   const names = namesFrom(environment['BRISK_NAMES'], address);
   const backup = backupFrom(environment, dataFolder);
+  const tls = tlsFrom(environment);
   return {
     host,
     port,
@@ -50,7 +54,22 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
     ...(address === undefined ? {} : { address }),
     ...(names.length > 0 ? { names } : {}),
     ...(backup ? { backup } : {}),
+    ...(tls === undefined ? {} : { tls }),
   };
+}
+
+function tlsFrom(environment: NodeJS.ProcessEnv): TlsPlan | undefined {
+  const [how, certificate, key] = ['BRISK_TLS', 'BRISK_TLS_CERT', 'BRISK_TLS_KEY'].map(
+    (name) => environment[name]?.trim() ?? '',
+  );
+  if (how && how !== 'self')
+    throw new SettingsError(`BRISK_TLS is “${how}”; it has to be self, or be left out. See also BRISK_TLS_CERT.`);
+  if (certificate && key) return { certificate: resolve(certificate), key: resolve(key) };
+  if (certificate || key)
+    throw new SettingsError(
+      'BRISK_TLS_CERT and BRISK_TLS_KEY go together: a certificate is of no use without its key.',
+    );
+  return how === 'self' ? 'self' : undefined;
 }
 
 function namesFrom(given = '', address: string | undefined): readonly string[] {

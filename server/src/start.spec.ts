@@ -101,6 +101,7 @@ describe('an upgrade', () => {
       older.exec('alter table "job" drop column "aside_at"');
       older.exec('drop table "put_right"');
       older.exec('drop index "ledger_entry_torque"');
+      for (const table of ['device_person', 'device', 'person']) older.exec(`drop table "${table}"`);
       older.exec(`delete from mikro_orm_migrations where name >= '2026-11-27'`);
       older.exec('pragma wal_checkpoint(truncate)');
       older.close();

@@ -10,10 +10,11 @@ import { JobsAndLedger } from './migrations/2026-11-23-jobs-and-ledger.js';
 import { ShopDocuments } from './migrations/2026-11-23-shop-documents.js';
 import { JobCards } from './migrations/2026-11-26-job-cards.js';
 import { SetAside } from './migrations/2026-11-27-set-aside.js';
+import { PeopleAndDevices } from './migrations/2026-11-28-people-and-devices.js';
 import { TorqueIndex } from './migrations/2026-11-27-torque-index.js';
 import { copyBeforeUpgrade } from './upgrade-copy.js';
 import { PutRight } from './migrations/2026-11-27-put-right.js';
-import { EntryRows, JobRows, ShopDocumentRows } from './rows.js';
+import { DevicePersonRows, DeviceRows, EntryRows, JobRows, PersonRows, ShopDocumentRows } from './rows.js';
 
 /** The shop’s data, open and brought up to the present schema. */
 export interface OpenDatabase {
@@ -36,6 +37,7 @@ const MIGRATIONS = [
   { name: '2026-11-27-set-aside', class: SetAside },
   { name: '2026-11-27-put-right', class: PutRight },
   { name: '2026-11-27-torque-index', class: TorqueIndex },
+  { name: '2026-11-28-people-and-devices', class: PeopleAndDevices },
 ];
 
 /** The pool opens another connection every few seconds; each of them has to wait for the disk. */
@@ -65,7 +67,7 @@ export async function openDatabase(folder: string): Promise<OpenDatabase> {
     const orm = await MikroORM.init({
       driver: LibSqlDriver,
       dbName: file,
-      entities: [JobRows, EntryRows, ShopDocumentRows],
+      entities: [JobRows, EntryRows, ShopDocumentRows, PersonRows, DeviceRows, DevicePersonRows],
       extensions: [Migrator],
       migrations: {
         migrationsList: [...MIGRATIONS],

@@ -69,3 +69,74 @@ export const ShopDocumentRows = new EntitySchema<ShopDocumentRow>({
     document: { type: 'text' },
   },
 });
+
+/** Somebody of the shop, as stored. */
+export interface PersonRow {
+  id: string;
+  name: string;
+  role: string;
+  since: string;
+  passphraseHash: string;
+  pinHash: string;
+  /** Since when they are put out. */
+  outAt?: string | null;
+}
+
+export const PersonRows = new EntitySchema<PersonRow>({
+  name: 'PersonRow',
+  tableName: 'person',
+  properties: {
+    id: { type: 'string', primary: true },
+    name: { type: 'string' },
+    role: { type: 'string' },
+    since: { type: 'string' },
+    passphraseHash: { type: 'string' },
+    pinHash: { type: 'string' },
+    outAt: { type: 'string', nullable: true },
+  },
+});
+
+/** A device that was let in, as stored. */
+export interface DeviceRow {
+  id: string;
+  name: string;
+  /** What its cookie hashes to. */
+  tokenHash: string;
+  since: string;
+  lastSeen: string;
+  /** Who is at it. */
+  personId?: string | null;
+  /** Let in by a code: whoever is of the shop may take it with their PIN. */
+  byCode: boolean;
+}
+
+export const DeviceRows = new EntitySchema<DeviceRow>({
+  name: 'DeviceRow',
+  tableName: 'device',
+  properties: {
+    id: { type: 'string', primary: true },
+    name: { type: 'string' },
+    tokenHash: { type: 'string' },
+    since: { type: 'string' },
+    lastSeen: { type: 'string' },
+    personId: { type: 'string', nullable: true },
+    byCode: { type: 'boolean' },
+  },
+});
+
+/** That somebody has signed in on a device, and when they last gave their PIN or passphrase there. */
+export interface DevicePersonRow {
+  deviceId: string;
+  personId: string;
+  pinAt: string;
+}
+
+export const DevicePersonRows = new EntitySchema<DevicePersonRow>({
+  name: 'DevicePersonRow',
+  tableName: 'device_person',
+  properties: {
+    deviceId: { type: 'string', primary: true },
+    personId: { type: 'string', primary: true },
+    pinAt: { type: 'string' },
+  },
+});

@@ -12,6 +12,9 @@ export const PICTURES_A_MINUTE = 1_200;
 /** Files of the literature that one address may send in a minute. */
 export const LITERATURE_A_MINUTE = 120;
 
+/** Times that one address may try to sign in, be let in or take over in a minute. */
+export const SIGN_INS_A_MINUTE = 60;
+
 /** Lets one address ask `most` times a minute for what takes the server long. */
 export function perMinute(most: number): RequestHandler {
   return rateLimit({

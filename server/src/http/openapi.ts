@@ -1,6 +1,14 @@
 import { BUNDLE_VERSION, bundleSchema } from '@brisk/contracts/bundle';
 import { ENTRY_SCHEMAS } from '@brisk/contracts/entry';
 import { jobSchema, newJobSchema, planningSchema } from '@brisk/contracts/job';
+import {
+  firstPersonSchema,
+  joinSchema,
+  newPersonSchema,
+  personChangeSchema,
+  signInSchema,
+  takeOverSchema,
+} from '@brisk/contracts/people';
 import { PROBLEMS } from '@brisk/contracts/problem';
 import { keepRackSchema } from '@brisk/contracts/torque-wrenches';
 import { keepGearSchema } from '@brisk/contracts/lifting-gear';
@@ -74,6 +82,12 @@ export function openApiDocument(paths: Json): Json {
         TorqueWrenches: converted(keepRackSchema),
         Rates: converted(keepRatesSchema),
         OwnKnowledge: converted(keepOwnKnowledgeSchema),
+        FirstPerson: converted(firstPersonSchema),
+        SignIn: converted(signInSchema),
+        JoinShed: converted(joinSchema),
+        TakeOver: converted(takeOverSchema),
+        NewPerson: converted(newPersonSchema),
+        PersonChange: converted(personChangeSchema),
         Bundle: converted(bundleSchema, { job: ref('Job'), ledger }),
         Problem: {
           type: 'object',

@@ -7,6 +7,11 @@ import { ProblemError } from './problem.js';
 
 const LOOPBACK = /^(localhost|127(\.\d+){3}|\[::1\])(:\d+)?$/;
 
+/** Whether a server that listens at `host` is reached from this machine alone. */
+export function isLocal(host: string): boolean {
+  return LOOPBACK.test(host) || host === '::1';
+}
+
 /** The nonce that this answer’s own styles carry; made when it is first asked for. */
 export function nonceOf(response: Response): string {
   return String((response.locals['nonce'] ??= randomBytes(16).toString('base64')));
@@ -18,7 +23,7 @@ export function nonceOf(response: Response): string {
  * its addresses, its own name, and the `names` the shop has given it.
  */
 export function security(host: string, names: readonly string[]): readonly RequestHandler[] {
-  const local = LOOPBACK.test(host) || host === '::1';
+  const local = isLocal(host);
   const own = hostname().toLowerCase();
   const known = new Set(['localhost', own, `${own}.local`, ...[host, ...names].map((name) => name.toLowerCase())]);
   return [

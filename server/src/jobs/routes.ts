@@ -39,6 +39,8 @@ import { beginEvents, sendEvent } from '../http/event-stream.js';
 import { BUNDLES_A_MINUTE, perMinute } from '../http/limits.js';
 import { badInput, ProblemError } from '../http/problem.js';
 import type { LiteratureStore } from '../literature/literature-store.js';
+import { leadsOnly, refuseOthersNames, whoAsked } from '../people/guard.js';
+import type { PeopleStore } from '../people/people-store.js';
 import { photoFile } from '../photos/photo-file.js';
 import type { PhotoStore } from '../photos/photo-store.js';
 import type { ShopStore } from '../shop/shop-store.js';
@@ -61,6 +63,7 @@ export interface JobParts {
   readonly store: JobStore;
   readonly cards: JobCards;
   readonly shop: ShopStore;
+  readonly people: PeopleStore;
   readonly photos: PhotoStore;
   readonly literature: LiteratureStore;
   readonly background: InBackground;
@@ -78,6 +81,7 @@ export function jobRoutes({
   store,
   cards,
   shop,
+  people,
   photos,
   literature,
   background,
@@ -146,8 +150,10 @@ export function jobRoutes({
     listening += 1;
     beginEvents(response);
     ring();
-    const timer = setInterval(() => {
-      if (closing()) response.end();
+    const who = whoAsked(response);
+    const timer = setInterval(async () => {
+      // Who was put out meanwhile hears nothing more.
+      if (closing() || (who && !(await people.isIn(who.device)))) response.end();
       else response.write(': here\n\n');
     }, STILL_HERE_MS);
     response.on('close', () => {
@@ -158,15 +164,23 @@ export function jobRoutes({
   });
 
   api.post('/jobs/:job/ledger', docs.postJobsLedger, ...jsonBody(LARGEST_BODY), async (request, response) => {
-    response.json(await store.append(jobIn(request), bodyOf(appendSchema, request)));
+    const append = bodyOf(appendSchema, request);
+    refuseOthersNames(whoAsked(response), append.entries);
+    response.json(await store.append(jobIn(request), append));
   });
 
-  api.put('/jobs/:job/planning', docs.putJobsPlanning, ...jsonBytes(LARGEST_MAP), async (request, response) => {
-    const planning = await background('read a planning', bytesOf(request));
-    response.json(await store.replan(jobIn(request), planning));
-  });
+  api.put(
+    '/jobs/:job/planning',
+    docs.putJobsPlanning,
+    leadsOnly,
+    ...jsonBytes(LARGEST_MAP),
+    async (request, response) => {
+      const planning = await background('read a planning', bytesOf(request));
+      response.json(await store.replan(jobIn(request), planning));
+    },
+  );
 
-  api.put('/jobs/:job/aside', docs.putJobsAside, ...jsonBody(LARGEST_BODY), async (request, response) => {
+  api.put('/jobs/:job/aside', docs.putJobsAside, leadsOnly, ...jsonBody(LARGEST_BODY), async (request, response) => {
     const { aside } = bodyOf(asideSchema, request);
     await store.setAside(jobIn(request), aside);
     response.json({ aside });
@@ -178,18 +192,24 @@ export function jobRoutes({
     response.json(stored);
   });
 
-  api.post('/jobs/:job/put-right', docs.postJobsPutRight, ...jsonBody(LARGEST_BODY), async (request, response) => {
-    const id = jobIn(request);
-    const spare = await spareOf(id);
-    if (!spare)
-      throw new ProblemError(
-        'not-found',
-        'No backup holds a copy of this job that can be read. A bundle of it, saved here or on another device before, puts it right when it is taken in.',
-      );
-    const { instead, lost } = await store.putRightFrom(id, spare);
-    const done: PutRightFrom = { madeAt: spare.madeAt, entries: instead.size, lost };
-    response.json(done);
-  });
+  api.post(
+    '/jobs/:job/put-right',
+    docs.postJobsPutRight,
+    leadsOnly,
+    ...jsonBody(LARGEST_BODY),
+    async (request, response) => {
+      const id = jobIn(request);
+      const spare = await spareOf(id);
+      if (!spare)
+        throw new ProblemError(
+          'not-found',
+          'No backup holds a copy of this job that can be read. A bundle of it, saved here or on another device before, puts it right when it is taken in.',
+        );
+      const { instead, lost } = await store.putRightFrom(id, spare);
+      const done: PutRightFrom = { madeAt: spare.madeAt, entries: instead.size, lost };
+      response.json(done);
+    },
+  );
 
   const bundleOf = async (id: string): Promise<Bundle> => {
     const { job, entries } = await store.withLedger(id);

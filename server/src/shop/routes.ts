@@ -27,6 +27,7 @@ import type { InBackground } from '../background/tasks.js';
 import { apiRouter, type ApiRouter } from '../http/api-router.js';
 import { bodyOf, bytesOf, jsonBody, jsonBytes, LARGEST_BODY, LARGEST_MAP } from '../http/body.js';
 import { badInput, ProblemError } from '../http/problem.js';
+import { leadsOnly } from '../people/guard.js';
 import type { ShopStore } from './shop-store.js';
 
 import * as docs from './openapi.js';
@@ -65,7 +66,7 @@ export function shopRoutes(
     response.json(await store.keep('template', toKeep.document.id, toKeep));
   });
 
-  api.delete('/templates/:template', docs.deleteTemplatesOne, async (request, response) => {
+  api.delete('/templates/:template', docs.deleteTemplatesOne, leadsOnly, async (request, response) => {
     await store.forget('template', templateIn(request));
     response.status(204).end();
   });

@@ -8,7 +8,14 @@ import { oneAtATime } from '../jobs/one-at-a-time.js';
 
 /** What kinds of things a shop keeps. */
 export type ShopKind =
-  'template' | 'inspection-sheet' | 'tools' | 'lifting-gear' | 'rates' | 'torque-wrenches' | 'trouble-knowledge';
+  | 'template'
+  | 'inspection-sheet'
+  | 'tools'
+  | 'lifting-gear'
+  | 'rates'
+  | 'torque-wrenches'
+  | 'trouble-knowledge'
+  | 'sign-in-notice';
 
 /** Keeps the shop’s own documents: each is written whole, and only over the revision its writer knew. */
 export class ShopStore {
