@@ -1,22 +1,11 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
+import { start } from './own-server';
 
 /** A server that starts beside other browsers takes its time. */
 const OPENS = { timeout: 30_000 };
-const main = new URL('../server/dist/main.js', import.meta.url).pathname;
-
-/** The server as a process of its own, with what it says and how it ends. */
-function start(settings: Record<string, string>) {
-  const child: ChildProcess = spawn(process.execPath, [main], { env: { ...process.env, ...settings } });
-  let said = '';
-  child.stdout?.on('data', (part: Buffer) => (said += part.toString()));
-  child.stderr?.on('data', (part: Buffer) => (said += part.toString()));
-  const ended = new Promise<number | null>((resolve) => child.once('exit', resolve));
-  return { child, ended, said: () => said };
-}
 
 test.describe('the server as a process', () => {
   let folder = '';

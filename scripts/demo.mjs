@@ -2,6 +2,8 @@
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt, ensureInstalled } from './prepare.mjs';
+import { randomUUID } from 'node:crypto';
+import { DEMO_PEOPLE, demoCookie, leaveDemo, letDemoPeopleIn } from './demo-people.mjs';
 import { loadDemo } from './load-demo.mjs';
 import { root, say } from './say.mjs';
 import { startServer, stopServer, untilHealthy } from './server-process.mjs';
@@ -16,16 +18,27 @@ await ensureInstalled();
 await ensureBuilt();
 if (process.argv.includes('--fresh')) rmSync(dataFolder, { recursive: true, force: true });
 say('Starting the server…');
-const server = startServer({ BRISK_HOST: host, BRISK_PORT: port, BRISK_DATA: dataFolder, BRISK_BACKUP: backups });
+const code = randomUUID().slice(0, 8);
+const server = startServer({
+  BRISK_HOST: host,
+  BRISK_PORT: port,
+  BRISK_DATA: dataFolder,
+  BRISK_BACKUP: backups,
+  BRISK_FIRST_CODE: code,
+});
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.child.kill(signal));
 try {
   await untilHealthy(address, server.ended);
   say('Loading the demo: the ground-support shed of Larkmoor (all made up)…');
-  for (const line of await loadDemo(address)) say(`  ${line}`);
+  await letDemoPeopleIn(address, code);
+  const cookie = await demoCookie(address);
+  for (const line of await loadDemo(address, cookie)) say(`  ${line}`);
+  await leaveDemo(address, cookie);
 } catch (error) {
   say(error.message);
   await stopServer(server);
   process.exit(1);
 }
-say(`Ready. Open ${address}`);
+say(`Ready. Open ${address} and sign in as ${DEMO_PEOPLE.first}, passphrase “${DEMO_PEOPLE.passphrase}”`);
+say(`  or as ${DEMO_PEOPLE.people.map(({ name }) => name).join(', ')}: the same for all; PIN ${DEMO_PEOPLE.pin}`);
 process.exitCode = await server.ended;

@@ -6,6 +6,7 @@ import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { ensureChromium } from './chromium.mjs';
+import { demoCookie, leaveDemo } from './demo-people.mjs';
 import { root, say } from './say.mjs';
 
 const address = process.env.BRISK_ADDRESS ?? 'http://127.0.0.1:4310';
@@ -18,7 +19,8 @@ const [width, height] = (option('size') ?? '1280x800').split('x').map(Number);
 const only = option('only');
 mkdirSync(out, { recursive: true });
 
-const jobs = await (await fetch(`${address}/api/jobs`)).json();
+const cookie = await demoCookie(address, 'Screenshots');
+const jobs = await (await fetch(`${address}/api/jobs`, { headers: cookie ? { cookie } : {} })).json();
 const job = (title) => jobs.find((one) => one.title.startsWith(title)).id;
 const minibus = job('Minibus');
 const views = {
@@ -51,6 +53,10 @@ const page = await browser.newPage({
   viewport: { width, height },
   colorScheme: process.argv.includes('--night') ? 'dark' : 'light',
 });
+if (cookie) {
+  const [name, ...value] = cookie.split('=');
+  await page.context().addCookies([{ name, value: value.join('='), url: address }]);
+}
 page.on('console', (message) => message.type() === 'error' && say(`console: ${message.text()}`));
 page.on('pageerror', (error) => say(`page error: ${error.message}`));
 for (const [name, path] of Object.entries(views)) {
@@ -76,3 +82,4 @@ for (const [name, path] of Object.entries(views)) {
   say(name);
 }
 await browser.close();
+await leaveDemo(address, cookie);

@@ -107,17 +107,19 @@ export interface PersonChange {
 export const SHORTEST_PASSPHRASE = 10;
 const LONGEST_PASSPHRASE = 200;
 
-const passphrase = () =>
+/** A passphrase to be known by. */
+export const passphrase = () =>
   string()
     .min(SHORTEST_PASSPHRASE, `A passphrase has ${SHORTEST_PASSPHRASE} letters or more: three words will do.`)
     .max(LONGEST_PASSPHRASE)
     .label('Passphrase');
-const pin = () =>
+/** A PIN to take over a device with. */
+export const pin = () =>
   string()
     .matches(/^\d{4,8}$/, { message: 'A PIN has four to eight figures.', excludeEmptyString: true })
     .label('PIN');
 /** What somebody says it is; whether it is that is found out elsewhere. */
-const said = () => string().max(LONGEST_PASSPHRASE).required();
+export const said = () => string().max(LONGEST_PASSPHRASE).required();
 
 export const firstPersonSchema = record<FirstPerson>({
   name: name().label('Name'),

@@ -53,7 +53,7 @@ export async function serve(
   // What was coming in when a server was killed did not come in.
   await rm(incomingFolder, { recursive: true, force: true });
   let closing = false;
-  const firstCode = newCode();
+  const firstCode = settings.firstCode ?? newCode();
   const backups = settings.backup && new BackupSchedule(settings.dataFolder, settings.backup, now, logger);
   const { app, cards, people, photos, literature } = appOf({
     database,

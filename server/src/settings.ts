@@ -13,6 +13,8 @@ export interface Settings {
   readonly address?: string;
   /** Names it answers to on a network, besides its own. */
   readonly names?: readonly string[];
+  /** What the first person of a shop has to know on a network; absent: the server makes one up and says it. */
+  readonly firstCode?: string;
   /** How the line is encrypted; absent: not at all. */
   readonly tls?: TlsPlan;
   /** Where the data is backed up to, and how often. */
@@ -27,7 +29,8 @@ export class SettingsError extends Error {
 const LOG_LEVELS = ['silent', 'fatal', 'error', 'warn', 'info', 'debug', 'trace'];
 
 /** Settings from `BRISK_HOST`, `BRISK_PORT`, `BRISK_DATA`, `BRISK_LOG`, `BRISK_ADDRESS`, `BRISK_NAMES`,
- * `BRISK_BACKUP`, `BRISK_BACKUP_HOURS`, `BRISK_TLS`, `BRISK_TLS_CERT` and `BRISK_TLS_KEY`. Throws {@link SettingsError}. */
+ * `BRISK_BACKUP`, `BRISK_BACKUP_HOURS`, `BRISK_FIRST_CODE`, `BRISK_TLS`, `BRISK_TLS_CERT`
+ * and `BRISK_TLS_KEY`. Throws {@link SettingsError}. */
 export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const given = environment['BRISK_PORT'] ?? '4310';
   const port = Number(given);
@@ -46,6 +49,7 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const names = namesFrom(environment['BRISK_NAMES'], address);
   const backup = backupFrom(environment, dataFolder);
   const tls = tlsFrom(environment);
+  const firstCode = firstCodeFrom(environment['BRISK_FIRST_CODE']);
   return {
     host,
     port,
@@ -55,7 +59,15 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
     ...(names.length > 0 ? { names } : {}),
     ...(backup ? { backup } : {}),
     ...(tls === undefined ? {} : { tls }),
+    ...(firstCode === undefined ? {} : { firstCode }),
   };
+}
+
+function firstCodeFrom(given = ''): string | undefined {
+  if (given.trim() === '') return undefined;
+  if (!/^[\w-]{8,40}$/.test(given))
+    throw new SettingsError('BRISK_FIRST_CODE has to be eight letters or figures, or more.');
+  return given;
 }
 
 function tlsFrom(environment: NodeJS.ProcessEnv): TlsPlan | undefined {

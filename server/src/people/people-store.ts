@@ -153,7 +153,7 @@ export class PeopleStore {
       const device = token === undefined ? undefined : known.devices.get(tokenHash(token));
       if (!device) return;
       const { personId } = device;
-      if (personId != null) {
+      if (personId) {
         await this.database.fork().nativeDelete(DevicePersonRows, { deviceId: device.id, personId });
         known.signedIn.delete(pair(device.id, personId));
       }
@@ -355,7 +355,7 @@ export class PeopleStore {
 const pair = (device: string, person: string): string => `${device} ${person}`;
 const sameName = (one: string, other: string): boolean =>
   one.localeCompare(other, undefined, { sensitivity: 'accent' }) === 0;
-const isIn = (person: PersonRow | undefined): boolean => person !== undefined && person.outAt == null;
+const isIn = (person: PersonRow | undefined): boolean => person !== undefined && !person.outAt;
 const deviceOf = ({ devices }: Known, id: string): DeviceRow | undefined =>
   [...devices.values()].find((device) => device.id === id);
 
@@ -364,7 +364,7 @@ const personOf = ({ id, name, role, since, outAt }: PersonRow): Person => ({
   name,
   role: role as Role,
   since,
-  out: outAt != null,
+  out: Boolean(outAt),
 });
 
 function wrong(left?: number): ProblemError {

@@ -1,4 +1,4 @@
-import { provideHttpClient, withFetch } from '@angular/common/http';
+import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
 import {
   provideBrowserGlobalErrorListeners,
   provideZonelessChangeDetection,
@@ -9,6 +9,7 @@ import { ErrorStateMatcher } from '@angular/material/core';
 import { MAT_FORM_FIELD_DEFAULT_OPTIONS } from '@angular/material/form-field';
 import { provideRouter, TitleStrategy, withComponentInputBinding } from '@angular/router';
 import { routes } from './app.routes';
+import { askedWho } from './session/signed-in';
 import { WhenSent } from './ui/when-sent';
 import { ViewTitle } from './shell/view-title';
 
@@ -16,7 +17,7 @@ export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
     provideZonelessChangeDetection(),
-    provideHttpClient(withFetch()),
+    provideHttpClient(withFetch(), withInterceptors([askedWho])),
     provideRouter(routes, withComponentInputBinding()),
     { provide: ErrorStateMatcher, useClass: WhenSent },
     { provide: TitleStrategy, useClass: ViewTitle },

@@ -1,6 +1,7 @@
 import type { Routes } from '@angular/router';
+import { signedIn } from './session/signed-in';
 
-export const routes: Routes = [
+const behindTheDoor: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'yard' },
   { path: 'yard', title: 'Yard', loadComponent: () => import('./pages/yard/yard').then((m) => m.Yard) },
   { path: 'survey', title: 'New job', loadComponent: () => import('./pages/survey/new-job').then((m) => m.NewJobView) },
@@ -191,6 +192,7 @@ export const routes: Routes = [
       },
     ],
   },
+  { path: 'people', title: 'People', loadComponent: () => import('./pages/people/people').then((m) => m.PeopleView) },
   { path: 'find', title: 'Find', loadComponent: () => import('./pages/find/find').then((m) => m.Find) },
   ...(['tag', 'bag'] as const).flatMap((is) =>
     [`${is[0]}/:code/:number`, `${is[0]}/:number`].map((path) => ({
@@ -201,4 +203,19 @@ export const routes: Routes = [
     })),
   ),
   { path: '**', title: 'Not here', loadComponent: () => import('./shell/not-here').then((m) => m.NotHere) },
+];
+
+/** Who has to sign in does so first, and comes back to the view that was asked for. */
+export const routes: Routes = [
+  {
+    path: 'sign-in',
+    title: 'Sign in',
+    loadComponent: () => import('./pages/sign-in/sign-in').then((m) => m.SignInView),
+  },
+  {
+    path: 'join/:code',
+    title: 'Let in',
+    loadComponent: () => import('./pages/sign-in/sign-in').then((m) => m.SignInView),
+  },
+  { path: '', canActivate: [signedIn], children: behindTheDoor },
 ];

@@ -48,7 +48,14 @@ const LOOK_WITH_BELL_MS = 30_000;
 const SEND_REST_AFTER_MS = 10;
 const AT_ONCE = 100;
 /** Answers that will be the same however often it is sent. */
-const REFUSALS: ReadonlySet<ProblemKind> = new Set(['refused', 'bad-input', 'id-used', 'too-large', 'not-json']);
+const REFUSALS: ReadonlySet<ProblemKind> = new Set([
+  'refused',
+  'bad-input',
+  'id-used',
+  'too-large',
+  'not-json',
+  'not-allowed',
+]);
 const NO_ROOM = 'This device has no room left to keep it. Nothing was recorded.';
 const ID_USED = 'Something else stands in the ledger under its number. Try again gives it another.';
 

@@ -15,6 +15,8 @@ import {
 import { STATION_WORDS, sentence, several } from '@brisk/core/words';
 import { HeldSheet, type HeldList } from './held-sheet';
 import { Desk } from '../session/desk';
+import { Door } from '../session/door';
+import { TakingOver } from '../session/taking-over';
 import { Person } from '../session/person';
 import { Keys } from '../ui/keys';
 import { PhotoBox } from '../photos/photo-box';
@@ -34,6 +36,8 @@ export class HoldLine {
   protected readonly box = inject(PhotoBox);
   protected readonly several = several;
   private readonly person = inject(Person);
+  protected readonly door = inject(Door);
+  protected readonly taking = inject(TakingOver);
 
   private readonly sheets = inject(MatBottomSheet);
   protected readonly who = computed(() => this.person.in(this.job().crew));

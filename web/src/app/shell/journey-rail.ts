@@ -11,6 +11,7 @@ import type { IconName } from '../ui/icons';
 import { Keys } from '../ui/keys';
 import { Gloves } from '../session/gloves';
 import { Night } from '../session/night';
+import { OpenShop } from './open-shop';
 import { isPast, waitsAt } from '@brisk/core/journey';
 
 /** What is kept beside the journey. */
@@ -35,7 +36,7 @@ const STOP_ICONS: Readonly<Record<(typeof STOPS)[number], IconName>> = {
 /** The journey of one job as a single line with eight stops, the job's place on it, and what each stop waits for. */
 @Component({
   selector: 'bl-journey-rail',
-  imports: [MatButton, MatIcon, MatMenuModule, RouterLink, RouterLinkActive],
+  imports: [MatButton, MatIcon, MatMenuModule, OpenShop, RouterLink, RouterLinkActive],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './journey-rail.html',
   styleUrl: './journey-rail.scss',

@@ -51,7 +51,7 @@ import { wrongWith } from './yup-rule';
           <input
             matInput
             [type]="kind()"
-            [attr.inputmode]="type() === 'figure' ? 'decimal' : null"
+            [attr.inputmode]="inputMode()"
             [formControl]="inUse()"
             [errorStateMatcher]="matcher"
             [name]="field() ?? ''"
@@ -78,8 +78,8 @@ export class EntryField {
   readonly label = input.required<string>();
   /** What the field is called in its form. */
   readonly field = input<string>();
-  /** `number` is held to digits by the browser; `figure` takes a comma for a point too. */
-  readonly type = input<'line' | 'lines' | 'number' | 'figure' | 'time' | 'search'>('line');
+  /** `number` is held to digits by the browser; `figure` takes a comma for a point too; nobody reads a `secret` or a `pin`. */
+  readonly type = input<'line' | 'lines' | 'number' | 'figure' | 'time' | 'search' | 'secret' | 'pin'>('line');
   readonly hint = input('');
   readonly placeholder = input('');
   readonly unit = input('');
@@ -101,8 +101,10 @@ export class EntryField {
   protected readonly inUse = computed<FormControl>(() => this.control() ?? this.own);
   protected readonly kind = computed(() => {
     const type = this.type();
+    if (type === 'secret' || type === 'pin') return 'password';
     return type === 'time' || type === 'search' ? type : 'text';
   });
+  protected readonly inputMode = computed(() => ({ figure: 'decimal', pin: 'numeric' })[String(this.type())] ?? null);
   protected readonly wrongWith = wrongWith;
 
   private readonly whenSent = inject(ErrorStateMatcher);

@@ -20,6 +20,7 @@ import key from '@tabler/icons/outline/key.svg';
 import lift from '@tabler/icons/outline/crane.svg';
 import more from '@tabler/icons/outline/dots.svg';
 import note from '@tabler/icons/outline/pencil.svg';
+import people from '@tabler/icons/outline/users.svg';
 import photos from '@tabler/icons/outline/photo.svg';
 import pin from '@tabler/icons/outline/pin.svg';
 import plan from '@tabler/icons/outline/list-numbers.svg';
@@ -59,6 +60,7 @@ const DRAWN = {
   lift,
   more,
   note,
+  people,
   photos,
   pin,
   plan,

@@ -9,6 +9,7 @@ import { catchError, debounceTime, distinctUntilChanged, map, of, switchMap, tap
 import { EntryField } from '../../ui/entry-field';
 import { Api } from '../../api/api';
 import { problemWords } from '../../api/problem-words';
+import { OpenShop } from '../../shell/open-shop';
 
 const PAUSE_MS = 200;
 const KIND: Readonly<Record<Hit['is'], string>> = {
@@ -22,7 +23,7 @@ const KIND: Readonly<Record<Hit['is'], string>> = {
 /** Where is the starter bolt? Asked over every job of the shop. */
 @Component({
   selector: 'bl-find',
-  imports: [EntryField, MatProgressBar, RouterLink],
+  imports: [EntryField, MatProgressBar, RouterLink, OpenShop],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './find.html',
   styleUrl: './find.scss',

@@ -26,6 +26,7 @@ import { ANSWER_SKETCHES } from './answer-sketches';
 import { leastAnswers } from './least-answers';
 import { LayoutSketch } from './layout-sketch';
 import { keepDraft, readDraft } from './survey-draft';
+import { OpenShop } from '../../shell/open-shop';
 
 /** Where the survey stands: at the layout, at a question, at the way out, at the job itself. */
 const LAYOUT = 'layout';
@@ -46,6 +47,7 @@ const JOB = 'job';
     NamesField,
     ReactiveFormsModule,
     RouterLink,
+    OpenShop,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './new-job.html',

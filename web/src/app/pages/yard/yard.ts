@@ -19,7 +19,9 @@ import { FileKey } from '../../ui/file-key';
 import { Keys } from '../../ui/keys';
 import { Api } from '../../api/api';
 import { problemWords } from '../../api/problem-words';
+import { Door } from '../../session/door';
 import { Night } from '../../session/night';
+import { OpenShop } from '../../shell/open-shop';
 
 const LOOK_EVERY_MS = 10_000;
 
@@ -35,6 +37,7 @@ const LOOK_EVERY_MS = 10_000;
     MatListModule,
     MatProgressBar,
     MatSlideToggle,
+    OpenShop,
     RouterLink,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -45,6 +48,7 @@ export class Yard {
   private readonly api = inject(Api);
   private readonly router = inject(Router);
   protected readonly night = inject(Night);
+  protected readonly door = inject(Door);
   protected readonly several = several;
   protected readonly duration = duration;
 
