@@ -17,6 +17,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // What is looked at is where things come to, not the way there.
     contextOptions: { reducedMotion: 'reduce' },
+    // Each page is a new device here, and would fetch the whole application to keep it.
+    serviceWorkers: 'block',
     screenshot: 'only-on-failure',
     actionTimeout: 30_000,
     launchOptions: {

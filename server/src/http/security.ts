@@ -1,8 +1,7 @@
-import { randomBytes } from 'node:crypto';
 import { isIP } from 'node:net';
 import { hostname } from 'node:os';
 import helmet from 'helmet';
-import type { RequestHandler, Response } from 'express';
+import type { RequestHandler } from 'express';
 import { ProblemError } from './problem.js';
 
 const LOOPBACK = /^(localhost|127(\.\d+){3}|\[::1\])(:\d+)?$/;
@@ -10,11 +9,6 @@ const LOOPBACK = /^(localhost|127(\.\d+){3}|\[::1\])(:\d+)?$/;
 /** Whether a server that listens at `host` is reached from this machine alone. */
 export function isLocal(host: string): boolean {
   return LOOPBACK.test(host) || host === '::1';
-}
-
-/** The nonce that this answer’s own styles carry; made when it is first asked for. */
-export function nonceOf(response: Response): string {
-  return String((response.locals['nonce'] ??= randomBytes(16).toString('base64')));
 }
 
 /**
@@ -32,7 +26,6 @@ export function security(host: string, names: readonly string[]): readonly Reque
         useDefaults: false,
         directives: {
           defaultSrc: ["'self'"],
-          styleSrc: ["'self'", (_request, response) => `'nonce-${nonceOf(response as Response)}'`],
           // What unpacks scanned pages comes as WebAssembly; no program may be written from words all the same.
           scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           imgSrc: ["'self'", 'data:', 'blob:'],

@@ -1,10 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import express, { Router } from 'express';
-import { nonceOf } from './security.js';
-
-/** The mark in the built page that each answer’s nonce takes the place of. */
-const NONCE_MARK = 'BRISK_NONCE';
 
 /** Serves the built web application from `folder`; every address that is not a file gets its page. */
 export function webFiles(folder: string): Router {
@@ -25,7 +21,7 @@ export function webFiles(folder: string): Router {
   router.get(/^\/(?!api\/).*/, (request, response, next) => {
     if (/\.\w{2,5}$/.test(request.path)) return next();
     response.setHeader('cache-control', 'no-store');
-    response.type('html').send(html.replaceAll(NONCE_MARK, nonceOf(response)));
+    response.type('html').send(html);
   });
   return router;
 }

@@ -7,18 +7,27 @@ import {
 import { MAT_BUTTON_TOGGLE_DEFAULT_OPTIONS } from '@angular/material/button-toggle';
 import { ErrorStateMatcher } from '@angular/material/core';
 import { MAT_FORM_FIELD_DEFAULT_OPTIONS } from '@angular/material/form-field';
+import { MediaMatcher } from '@angular/cdk/layout';
+import { ɵSharedStylesHost as SharedStylesHost } from '@angular/platform-browser';
+import { provideServiceWorker } from '@angular/service-worker';
 import { provideRouter, TitleStrategy, withComponentInputBinding } from '@angular/router';
 import { routes } from './app.routes';
+import { pastTheWorker } from './api/past-the-worker';
 import { askedWho } from './session/signed-in';
 import { WhenSent } from './ui/when-sent';
+import { AdoptedStyles } from './shell/adopted-styles';
 import { ViewTitle } from './shell/view-title';
 
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
     provideZonelessChangeDetection(),
-    provideHttpClient(withFetch(), withInterceptors([askedWho])),
+    provideHttpClient(withFetch(), withInterceptors([askedWho, pastTheWorker])),
     provideRouter(routes, withComponentInputBinding()),
+    provideServiceWorker('ngsw-worker.js', { registrationStrategy: 'registerWhenStable:10000' }),
+    { provide: SharedStylesHost, useClass: AdoptedStyles },
+    // Its own writes a style into the page, for browsers of long ago.
+    { provide: MediaMatcher, useValue: { matchMedia: (query: string) => matchMedia(query) } },
     { provide: ErrorStateMatcher, useClass: WhenSent },
     { provide: TitleStrategy, useClass: ViewTitle },
     { provide: MAT_BUTTON_TOGGLE_DEFAULT_OPTIONS, useValue: { hideSingleSelectionIndicator: true } },

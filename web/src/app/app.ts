@@ -16,6 +16,8 @@ import { Night } from './session/night';
 export class App {
   constructor() {
     inject(Icons);
+    // What was recorded and not sent yet is not to be cleared away for want of room.
+    void navigator.storage?.persist?.().catch(() => false);
     const keys = inject(Keys);
     const night = inject(Night);
     const router = inject(Router);

@@ -13,6 +13,7 @@ import { Desk } from '../app/session/desk';
 import { WhenSent } from '../app/ui/when-sent';
 import { Drafts } from '../app/session/drafts';
 import { House } from '../app/session/house';
+import { JobsHere } from '../app/session/jobs-here';
 import { Selection } from '../app/session/selection';
 import { PhotoShelf } from '../app/photos/photo-shelf';
 import { Tidier } from '../app/photos/tidier';
@@ -28,6 +29,7 @@ import { JointActions } from '../app/working-step/joint-actions';
 import { StepActions } from '../app/working-step/step-actions';
 import { FakeServer, testJob, theirEntry } from './fake-server';
 import { DraftsInStorage } from './drafts-in-storage';
+import { JobsInMemory } from './jobs-in-memory';
 import { stillAndPlain } from './still-and-plain';
 import { OwnThreadSearch } from './own-thread-search';
 import { OwnThreadReckoning } from './own-thread-reckoning';
@@ -66,6 +68,7 @@ export function jobProviders(server: FakeServer) {
     { provide: Reckoning, useClass: OwnThreadReckoning },
     stillAndPlain,
     { provide: Drafts, useClass: DraftsInStorage },
+    { provide: JobsHere, useClass: JobsInMemory },
     { provide: PhotoShelf, useClass: ShelfInMemory },
     { provide: Tidier, useClass: PlainTidier },
     provideRouter([{ path: '**', children: [] }]),

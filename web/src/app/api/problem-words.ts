@@ -22,7 +22,8 @@ export function problemKind(error: unknown): ProblemKind | undefined {
 export function problemWords(error: unknown): string {
   const problem = problemIn(error);
   if (problem) return problem.detail;
-  if (error instanceof HttpErrorResponse && error.status === 0)
+  // The service worker says 504 for a server it does not reach.
+  if (error instanceof HttpErrorResponse && (error.status === 0 || error.status === 504))
     return 'The server does not answer. Look whether it runs and whether this device is on its network.';
   return 'Something went wrong here. Load the page again.';
 }

@@ -4,7 +4,9 @@ import { applyEdit } from '@brisk/core/map-edit';
 import { FakeServer, problemAnswer, testJob, theirEntry } from '../../testing/fake-server';
 import { jobProviders, tick } from '../../testing/open-job';
 import { Desk } from './desk';
+import { JobsHere } from './jobs-here';
 import { Outbox } from './outbox';
+import { throwError } from 'rxjs';
 
 const first: EntryBody = { kind: 'operation-done', operation: 'open:battery-negative' };
 const second: EntryBody = { kind: 'operation-done', operation: 'make:fuel-depressurised' };
@@ -313,6 +315,50 @@ describe('what is held up', () => {
     const { desk } = await openDesk();
     expect(desk.heldUp()).toEqual([]);
     expect(desk.line()).toBe('up');
+  });
+});
+
+describe('a job that was opened on this device', () => {
+  it('is there without the server, as it was confirmed last, and goes on from there when it is back', async () => {
+    const { desk, server } = await openDesk();
+    desk.record(first);
+    await tick();
+    const here = TestBed.inject(JobsHere);
+    expect((await here.read(testJob.id))?.entries).toEqual(server.entries);
+
+    server.reachable = false;
+    const again = TestBed.runInInjectionContext(() => new Desk());
+    again.open(testJob.id);
+    await tick();
+    expect(again.line()).toBe('gone');
+    expect(again.state()?.position).toBe(1);
+    again.record(second);
+    expect([again.state()?.position, again.kept()]).toEqual([2, 1]);
+
+    // Somebody else was at it meanwhile.
+    server.entries.push(theirEntry(note('Theirs')));
+    server.reachable = true;
+    again.reload();
+    await tick();
+    await tick();
+    expect(kinds(server)).toEqual(['operation-done', 'noted', 'operation-done']);
+    expect([again.line(), again.kept()]).toEqual(['up', 0]);
+  });
+
+  it('is not shown from the device to who may not see it, and one never opened here is not there', async () => {
+    const { server } = await openDesk();
+    jest.spyOn(server, 'job').mockReturnValue(throwError(() => problemAnswer('sign-in', 401, 'Who is it?')));
+    const other = TestBed.runInInjectionContext(() => new Desk());
+    other.open(testJob.id);
+    await tick();
+    expect(other.state()).toBeUndefined();
+    await TestBed.inject(JobsHere).forget();
+    server.reachable = false;
+    jest.restoreAllMocks();
+    const never = TestBed.runInInjectionContext(() => new Desk());
+    never.open(testJob.id);
+    await tick();
+    expect([never.line(), never.state()]).toEqual(['gone', undefined]);
   });
 });
 

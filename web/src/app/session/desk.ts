@@ -36,6 +36,7 @@ import { Api } from '../api/api';
 import type { Ring } from '../api/bell-line';
 import { problemKind, problemWords } from '../api/problem-words';
 import { HeldUpList, type HeldUp } from './held-up';
+import { JobsHere } from './jobs-here';
 import { Outbox } from './outbox';
 import { Person } from './person';
 
@@ -75,6 +76,7 @@ export class Desk {
   private readonly api = inject(Api);
   private readonly outbox = inject(Outbox);
   private readonly heldUpList = inject(HeldUpList);
+  private readonly jobsHere = inject(JobsHere);
   private readonly person = inject(Person);
   private readonly destroyed = inject(DestroyRef);
 
@@ -332,15 +334,29 @@ export class Desk {
       this.send.next();
     } catch (error) {
       if (id !== this.id) return;
-      this.line.set(problemKind(error) === 'not-found' ? 'missing' : 'gone');
+      const kind = problemKind(error);
+      // Who may not see it is shown nothing from the device either.
+      if (kind === undefined && this.confirmed() === undefined) await this.loadFromHere(id);
+      if (id !== this.id) return;
+      this.line.set(kind === 'not-found' ? 'missing' : 'gone');
       this.trouble.set(problemWords(error));
     }
+  }
+
+  /** The job as the server confirmed it last, where it was opened on this device before. */
+  private async loadFromHere(id: string): Promise<void> {
+    const kept = await this.jobsHere.read(id);
+    if (!kept || id !== this.id || this.confirmed() !== undefined) return;
+    this.job.set(kept.job);
+    this.adopt(extend(startOf(kept.job.plan), kept.entries));
   }
 
   /** Takes on what the server has, and checks what waits here against it again. */
   private adopt(state: JobState): void {
     const before = this.state() ?? state;
     this.confirmed.set(state);
+    const job = this.job();
+    if (job) void this.jobsHere.keep(job, state.entries);
     const here = new Map(state.entries.map((entry) => [entry.id, entry]));
     let reached = state;
     const stands: LedgerEntry[] = [];

@@ -2,6 +2,7 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import type { PersonHere, Session } from '@brisk/contracts/people';
 import { firstValueFrom, type Observable } from 'rxjs';
 import { PeopleApi } from '../api/people-api';
+import { JobsHere } from './jobs-here';
 
 const KEY = 'brisk-session';
 /** Until the server says otherwise: a device that never heard of it is shown what is open. */
@@ -14,6 +15,7 @@ const UNKNOWN: Session = { open: true, needsFirst: false, here: [] };
 @Injectable({ providedIn: 'root' })
 export class Door {
   private readonly api = inject(PeopleApi);
+  private readonly jobsHere = inject(JobsHere);
   private readonly session = signal<Session>(kept());
   private looked: Promise<void> | undefined;
 
@@ -38,8 +40,10 @@ export class Door {
     this.session.set(session);
   }
 
-  /** The server does not know this device, or nobody is at it. */
+  /** The server does not know this device, or nobody is at it: what it kept of the shop goes; what waits to be sent stays. */
   shut(): void {
+    void this.jobsHere.forget();
+    void forgetAnswers();
     this.session.update(({ me: _me, ...session }) => ({ ...session, open: false }));
     localStorage.removeItem(KEY);
     // Who knows this device now is asked anew.
@@ -55,6 +59,13 @@ export class Door {
   takeOver(person: string, pin?: string): Promise<void> {
     return this.take(this.api.takeOver({ person, ...(pin === undefined ? {} : { pin }) }));
   }
+}
+
+/** Answers that the service worker kept. */
+async function forgetAnswers(): Promise<void> {
+  if (!('caches' in globalThis)) return;
+  const names = await caches.keys();
+  await Promise.all(names.filter((name) => /:data:/.test(name)).map((name) => caches.delete(name)));
 }
 
 function kept(): Session {

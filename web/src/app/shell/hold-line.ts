@@ -18,6 +18,7 @@ import { Desk } from '../session/desk';
 import { Door } from '../session/door';
 import { TakingOver } from '../session/taking-over';
 import { Person } from '../session/person';
+import { NewVersion } from './new-version';
 import { Keys } from '../ui/keys';
 import { PhotoBox } from '../photos/photo-box';
 
@@ -38,6 +39,7 @@ export class HoldLine {
   private readonly person = inject(Person);
   protected readonly door = inject(Door);
   protected readonly taking = inject(TakingOver);
+  protected readonly version = inject(NewVersion);
 
   private readonly sheets = inject(MatBottomSheet);
   protected readonly who = computed(() => this.person.in(this.job().crew));
