@@ -1,5 +1,6 @@
 import { BUNDLE_VERSION, bundleSchema } from '@brisk/contracts/bundle';
 import { ENTRY_SCHEMAS } from '@brisk/contracts/entry';
+import { hereSchema } from '@brisk/contracts/here';
 import { jobSchema, newJobSchema, planningSchema } from '@brisk/contracts/job';
 import {
   firstPersonSchema,
@@ -82,6 +83,7 @@ export function openApiDocument(paths: Json): Json {
         TorqueWrenches: converted(keepRackSchema),
         Rates: converted(keepRatesSchema),
         OwnKnowledge: converted(keepOwnKnowledgeSchema),
+        HereNow: converted(hereSchema),
         FirstPerson: converted(firstPersonSchema),
         SignIn: converted(signInSchema),
         JoinShed: converted(joinSchema),

@@ -31,9 +31,22 @@ export const getJobsOne: Json = {
   },
 };
 
+export const postJobsHere: Json = {
+  summary: 'Say that somebody is at a job, and at which step; whoever listens to its bell is told',
+  parameters: [jobParameter],
+  requestBody: { required: true, content: jsonOf(ref('HereNow')) },
+  responses: { 204: { description: 'The others know.' }, 404: problem('No such job.') },
+};
+
+export const deleteJobsHere: Json = {
+  summary: 'Say that a page has left a job',
+  parameters: [jobParameter, { name: 'page', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } }],
+  responses: { 204: { description: 'The others know.' } },
+};
+
 export const getJobsBell: Json = {
   summary:
-    'Rings as server-sent events, at once and whenever something is written: { position, revision }, where ledger and planning stand. What is new is fetched as ever',
+    'Rings as server-sent events, at once and whenever something is written: { position, revision, here }, where ledger and planning stand and who is at which step. What is new is fetched as ever',
   parameters: [jobParameter],
   responses: {
     200: { description: 'Rings until nobody listens.', content: { 'text/event-stream': {} } },

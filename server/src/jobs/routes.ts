@@ -10,6 +10,7 @@ import {
   type NewJob,
   type PutRightFrom,
 } from '@brisk/contracts/job';
+import { hereSchema } from '@brisk/contracts/here';
 import type { ShopTemplate } from '@brisk/contracts/shop';
 import { MapError } from '@brisk/core/connection-map';
 import { completed, compose, isOption, TEMPLATES, templateOf, usualMap } from '@brisk/core/layouts';
@@ -50,6 +51,7 @@ import * as docs from './openapi.js';
 import type { ReadBundle } from './read-bundle.js';
 import { slices } from './slices.js';
 import { refuseUnworkable } from './workable.js';
+import { WhoIsHere } from './who-is-here.js';
 import { zipBundle } from './write-zip.js';
 
 /** Devices that listen for what is new, at once; so often each is told that the line is still there. */
@@ -92,6 +94,7 @@ export function jobRoutes({
 }: JobParts): ApiRouter {
   const api = apiRouter();
   let listening = 0;
+  const here = new WhoIsHere(now);
   const layouts = TEMPLATES.map(({ layout }) => summaryOfLayout(layout));
 
   api.get('/layouts', docs.getLayouts, (_request, response) => {
@@ -140,10 +143,10 @@ export function jobRoutes({
     let heard = '';
     const ring = () =>
       void store.read(id).then(({ job, state }) => {
-        const now = { position: state.position, revision: revisionOf(job) };
-        const said = `${now.revision}-${now.position}`;
+        const now = { position: state.position, revision: revisionOf(job), here: here.at(id) };
+        const said = JSON.stringify(now);
         // What is written in one go rings once.
-        if (said !== heard && !response.writableEnded) sendEvent(response, said, now);
+        if (said !== heard && !response.writableEnded) sendEvent(response, `${now.revision}-${now.position}`, now);
         heard = said;
       }, noMatter);
     const deaf = store.bell.listen(id, ring);
@@ -161,6 +164,21 @@ export function jobRoutes({
       deaf();
       listening -= 1;
     });
+  });
+
+  api.post('/jobs/:job/here', docs.postJobsHere, ...jsonBody(LARGEST_BODY), async (request, response) => {
+    const id = jobIn(request);
+    const said = bodyOf(hereSchema, request);
+    await store.read(id);
+    const by = whoAsked(response)?.me?.name ?? said.by;
+    if (here.say(id, { ...said, by })) store.bell.ring(id);
+    response.status(204).end();
+  });
+
+  api.delete('/jobs/:job/here/:page', docs.deleteJobsHere, (request, response) => {
+    const id = jobIn(request);
+    if (here.gone(id, String(request.params.page))) store.bell.ring(id);
+    response.status(204).end();
   });
 
   api.post('/jobs/:job/ledger', docs.postJobsLedger, ...jsonBody(LARGEST_BODY), async (request, response) => {

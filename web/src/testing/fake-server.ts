@@ -15,6 +15,7 @@ import {
   type Planning,
   type PutRightFrom,
 } from '@brisk/contracts/job';
+import type { HereNow } from '@brisk/contracts/here';
 import type { JobHits, KeptPhoto } from '@brisk/contracts/house';
 import type { Problem, ProblemKind } from '@brisk/contracts/problem';
 import {
@@ -101,6 +102,8 @@ export class FakeServer implements Pick<
   | 'torqueWrenches'
   | 'keepTorqueWrenches'
   | 'bell'
+  | 'here'
+  | 'gone'
   | 'troubleKnowledge'
   | 'keepTroubleKnowledge'
   | 'house'
@@ -313,6 +316,20 @@ export class FakeServer implements Pick<
 
   /** Rings when a test says so. */
   readonly rings = new Subject<Ring>();
+
+  /** What was said of who is where. */
+  readonly said: HereNow[] = [];
+
+  here(_job: string, now: HereNow): Observable<unknown> {
+    return defer(() => {
+      this.said.push(now);
+      return of(undefined);
+    });
+  }
+
+  gone(): Observable<unknown> {
+    return of(undefined);
+  }
 
   bell(): Observable<Ring> {
     return this.rings;

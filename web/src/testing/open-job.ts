@@ -9,6 +9,7 @@ import { provideRouter } from '@angular/router';
 import type { Job } from '@brisk/contracts/job';
 import { canApply, extend, foldLedger, type EntryBody, type JobState, type LedgerEntry } from '@brisk/core/ledger';
 import { entriesForNext } from '../../../core/src/testing/crew';
+import { AtTheJob } from '../app/session/at-the-job';
 import { Desk } from '../app/session/desk';
 import { WhenSent } from '../app/ui/when-sent';
 import { Drafts } from '../app/session/drafts';
@@ -52,6 +53,7 @@ export interface Opened<View> {
 /** What a test bed needs for any view of a job. */
 export function jobProviders(server: FakeServer) {
   return [
+    AtTheJob,
     Desk,
     HoldActions,
     House,

@@ -19,6 +19,7 @@ import type { LiftingGear } from '@brisk/core/rigging';
 import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep, ToolList } from '@brisk/contracts/shop';
 import type { KeptRack } from '@brisk/contracts/torque-wrenches';
 import type { WrenchRack } from '@brisk/core/torque';
+import type { HereNow } from '@brisk/contracts/here';
 import type { JobHits, KeptPhoto } from '@brisk/contracts/house';
 import type { InspectionSheet } from '@brisk/core/donor';
 import type { OwnKnowledge } from '@brisk/core/diagnosis';
@@ -155,6 +156,16 @@ export class Api {
   }
 
   /** Rings whenever something is written to a job; never fails. */
+  /** Says that somebody is at a job, and at which step. */
+  here(job: string, now: HereNow): Observable<unknown> {
+    return this.http.post(`/api/jobs/${encodeURIComponent(job)}/here`, now);
+  }
+
+  /** Says that a page has left a job. */
+  gone(job: string, page: string): Observable<unknown> {
+    return this.http.delete(`/api/jobs/${encodeURIComponent(job)}/here/${encodeURIComponent(page)}`);
+  }
+
   bell(job: string): Observable<Ring> {
     return bellOf(job);
   }

@@ -1,9 +1,11 @@
+import type { SomebodyHere } from '@brisk/contracts/here';
 import { Observable } from 'rxjs';
 
-/** Where ledger and planning of a job stand on the server. */
+/** Where ledger and planning of a job stand on the server, and who is at it. */
 export interface Stands {
   readonly position: number;
   readonly revision: number;
+  readonly here?: readonly SomebodyHere[];
 }
 
 /** What is heard of a bell: where things stand, or that its line was lost. */
@@ -47,9 +49,9 @@ export function bellOf(job: string): Observable<Ring> {
 
 function standsIn(text: string): Stands | undefined {
   try {
-    const { position, revision } = JSON.parse(text) as Partial<Stands>;
+    const { position, revision, here } = JSON.parse(text) as Partial<Stands>;
     return Number.isInteger(position) && Number.isInteger(revision)
-      ? { position: position ?? 0, revision: revision ?? 0 }
+      ? { position: position ?? 0, revision: revision ?? 0, ...(Array.isArray(here) ? { here } : {}) }
       : undefined;
   } catch {
     return undefined;

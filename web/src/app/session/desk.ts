@@ -1,6 +1,7 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { LONGEST } from '@brisk/contracts/fields';
+import type { SomebodyHere } from '@brisk/contracts/here';
 import type { ProblemKind } from '@brisk/contracts/problem';
 import { revisionOf, type Job, type LedgerTail } from '@brisk/contracts/job';
 import {
@@ -100,6 +101,8 @@ export class Desk {
   readonly heldUp = signal<readonly HeldUp[]>([]);
   /** Entries that got another number because somebody else had taken theirs; shown until the person has read them. */
   readonly renumbered = signal<readonly LedgerEntry[]>([]);
+  /** Who is at this job, on every device that says so. */
+  readonly here = signal<readonly SomebodyHere[]>([]);
   /** What went wrong last, for the person; empty when nothing did. */
   readonly trouble = signal('');
 
@@ -123,6 +126,7 @@ export class Desk {
     this.heldUp.set(this.heldUpList.read(id));
     this.atOnce = AT_ONCE;
     this.hears = false;
+    this.here.set([]);
     this.bellOf.next(id);
     void this.load(id);
   }
@@ -184,6 +188,7 @@ export class Desk {
   /** Whether what the server has is not what this device has. */
   private isNews(ring: Ring): boolean {
     this.hears = ring !== 'lost';
+    this.here.set(ring === 'lost' ? [] : (ring.here ?? []));
     if (ring === 'lost') return true;
     const { position, revision } = ring;
     const confirmed = this.confirmed();

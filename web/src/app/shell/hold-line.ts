@@ -14,6 +14,7 @@ import {
 } from '@brisk/core/ledger';
 import { STATION_WORDS, sentence, several } from '@brisk/core/words';
 import { HeldSheet, type HeldList } from './held-sheet';
+import { AtTheJob } from '../session/at-the-job';
 import { Desk } from '../session/desk';
 import { Door } from '../session/door';
 import { TakingOver } from '../session/taking-over';
@@ -39,6 +40,10 @@ export class HoldLine {
   private readonly person = inject(Person);
   protected readonly door = inject(Door);
   protected readonly taking = inject(TakingOver);
+  private readonly at = inject(AtTheJob);
+  protected readonly others = computed(() =>
+    this.at.others().map(({ by, title }) => ({ by, title, words: title === '' ? by : `${by}: ${title}` })),
+  );
   protected readonly version = inject(NewVersion);
 
   private readonly sheets = inject(MatBottomSheet);

@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input } f
 import { RouterLink, RouterOutlet } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { StepCard } from './step-card';
+import { AtTheJob } from '../session/at-the-job';
+import { Awake } from '../session/awake';
 import { Desk } from '../session/desk';
 import { HeldUpEntries } from './held-up-entries';
 import { HoldLine } from './hold-line';
@@ -19,7 +21,19 @@ import { Selection } from '../session/selection';
 @Component({
   selector: 'bl-job-shell',
   imports: [StepCard, HeldUpEntries, HoldLine, JourneyRail, MatButton, RouterLink, RouterOutlet],
-  providers: [Desk, HoldActions, House, PhotoTaking, PlanDraft, Recorder, Selection, JointActions, StepActions],
+  providers: [
+    AtTheJob,
+    Awake,
+    Desk,
+    HoldActions,
+    House,
+    PhotoTaking,
+    PlanDraft,
+    Recorder,
+    Selection,
+    JointActions,
+    StepActions,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './job-shell.html',
   styleUrl: './job-shell.scss',
@@ -31,6 +45,7 @@ export class JobShell {
 
   constructor() {
     effect(() => this.desk.open(this.job()));
+    inject(Awake);
   }
 
   /** What to write on bags and tags whose number changed. */

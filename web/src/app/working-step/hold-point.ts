@@ -24,6 +24,9 @@ const GROUPS: readonly { readonly is: Blocker['is']; readonly words: string }[] 
   { is: 'step', words: 'other steps' },
 ];
 
+/** Felt in the hand: here somebody stops and looks. */
+const HOLD_BUZZ_MS = [120, 80, 120];
+
 /** A gate: what is missing, what a person confirms with their own eyes, and the signature. */
 @Component({
   selector: 'bl-hold-point',
@@ -47,6 +50,10 @@ export class HoldPoint {
     computation: () => new Set(),
   });
   protected readonly signer = computed(() => this.person.in(this.desk.job()?.crew ?? []));
+  constructor() {
+    if ('vibrate' in navigator) navigator.vibrate(HOLD_BUZZ_MS);
+  }
+
   /** What is missing, by what it means. */
   protected readonly groups = computed(() =>
     GROUPS.map(({ is, words }) => ({

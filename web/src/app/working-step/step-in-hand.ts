@@ -2,6 +2,8 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
+  effect,
   ElementRef,
   inject,
   input,
@@ -36,6 +38,7 @@ import { RAISING, raisedOnFor } from '@brisk/core/planning';
 import { halfOf, type Operation, type WorkPhase } from '@brisk/core/teardown';
 import { HEIGHT_WORDS, STATION_WORDS, duration, several } from '@brisk/core/words';
 import { EntryField } from '../ui/entry-field';
+import { AtTheJob } from '../session/at-the-job';
 import { Desk } from '../session/desk';
 import { ToolShed } from '../planning/tool-shed';
 import { Person } from '../session/person';
@@ -283,6 +286,9 @@ export class StepInHand {
   });
 
   constructor() {
+    const at = inject(AtTheJob);
+    effect(() => at.step.set(this.now()?.operation.id));
+    inject(DestroyRef).onDestroy(() => at.step.set(undefined));
     inject(Keys).use(
       { key: 'd', words: 'Done', act: () => void this.pressed() },
       { key: 'x', words: 'Stuck', act: () => this.with((operation) => void this.actions.stuck(operation)) },

@@ -1,0 +1,18 @@
+import { name, optionalId, uuid } from './fields.js';
+import { record } from './record.js';
+
+/** That somebody is at a job, and at which step; said again every half minute while the page is seen. */
+export interface HereNow {
+  /** One open page; it says its own. */
+  readonly page: string;
+  readonly by: string;
+  readonly step?: string;
+}
+
+/** Somebody at a job, as others are told. */
+export type SomebodyHere = HereNow;
+
+/** So often a page says it, in milliseconds; who was silent for two of them is not there any more. */
+export const SAID_EVERY_MS = 30_000;
+
+export const hereSchema = record<HereNow>({ page: uuid(), by: name(), step: optionalId() });
