@@ -61,6 +61,12 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
   },
   'cause-found': { kind: 'cause-found', cause: 'coil-plug', name: 'A coil is unplugged', mended: 'Pushed home' },
   'leak-looked': { kind: 'leak-looked', connection: 'upper-hose', is: 'weeps', note: 'At the clamp' },
+  'shift-handed-over': {
+    kind: 'shift-handed-over',
+    lines: [{ sort: 'hangs', words: 'Engine on the hoist' }],
+    added: 'The 36 spanner is at the lathe',
+  },
+  'shift-read': { kind: 'shift-read', shift: '0b9d1bd6-7c0e-4a1b-9a52-0f5f6f2c1a11' },
   'warm-up-noted': {
     kind: 'warm-up-noted',
     point: 'charging',
@@ -374,6 +380,7 @@ describe('ledger entries', () => {
         'afterKm',
         'purpose',
         'reading',
+        'added',
       ],
       ...['went', 'not', 'readingMm', 'belt', 'from', 'to', 'accepted', 'figureMm'],
       ...['supplier', 'priceCents', 'leadDays', 'expectedOn', 'causeOfDeath', 'budgetCents', 'budgetHours'],

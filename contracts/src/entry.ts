@@ -56,6 +56,8 @@ import { startAttemptedSchema } from './entries/start/start-attempted.js';
 import { causeFoundSchema } from './entries/start/cause-found.js';
 import { codesReadSchema } from './entries/start/codes-read.js';
 import { leakLookedSchema } from './entries/start/leak-looked.js';
+import { shiftHandedOverSchema } from './entries/record/shift-handed-over.js';
+import { shiftReadSchema } from './entries/record/shift-read.js';
 import { warmUpNotedSchema } from './entries/start/warm-up-noted.js';
 import { secondLookDoneSchema } from './entries/start/second-look-done.js';
 import { secondLookPlannedSchema } from './entries/start/second-look-planned.js';
@@ -136,6 +138,8 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'codes-read': codesReadSchema,
   'leak-looked': leakLookedSchema,
   'warm-up-noted': warmUpNotedSchema,
+  'shift-handed-over': shiftHandedOverSchema,
+  'shift-read': shiftReadSchema,
   'second-look-planned': secondLookPlannedSchema,
   'second-look-done': secondLookDoneSchema,
   'issue-opened': issueOpenedSchema,

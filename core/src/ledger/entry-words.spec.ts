@@ -96,6 +96,11 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
     /^Does it spark\? Missing on one\. The third$/,
   ],
   'leak-looked': [{ connection: 'hose', is: 'weeps', note: 'At the clamp' }, /^Hose weeps\. At the clamp$/],
+  'shift-handed-over': [
+    { lines: [{ sort: 'leave', words: 'Battery isolated' }], added: 'Mind the dog' },
+    /^Shift handed over: 1 line\. Mind the dog$/,
+  ],
+  'shift-read': [{ shift: 'nobody' }, /^Read and taken over: /],
   'warm-up-noted': [
     { point: 'charging', words: 'It charges', is: 'not-yet', reading: 12.4 },
     /^Not yet: It charges: 12\.4$/,

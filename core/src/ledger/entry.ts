@@ -56,6 +56,8 @@ import type { TroubleTestDone } from './entries/start/trouble-test-done.js';
 import type { CauseFound } from './entries/start/cause-found.js';
 import type { CodesRead } from './entries/start/codes-read.js';
 import type { LeakLooked } from './entries/start/leak-looked.js';
+import type { ShiftHandedOver } from './entries/record/shift-handed-over.js';
+import type { ShiftRead } from './entries/record/shift-read.js';
 import type { WarmUpNoted } from './entries/start/warm-up-noted.js';
 import type { SecondLookDone } from './entries/start/second-look-done.js';
 import type { SecondLookPlanned } from './entries/start/second-look-planned.js';
@@ -132,6 +134,8 @@ export type EntryBody =
   | CodesRead
   | LeakLooked
   | WarmUpNoted
+  | ShiftHandedOver
+  | ShiftRead
   | SecondLookPlanned
   | SecondLookDone
   | IssueOpened

@@ -62,6 +62,7 @@ export { decidedAtBench, FATE_WORDS } from './at-the-bench.js';
 export type { Photo } from './entries/photos/photo-taken.js';
 export type { FollowedPlan, Pin, PlanFollowed, PlanSettings, Wait } from './entries/plan/plan-followed.js';
 export type { Note } from './entries/record/noted.js';
+export { SHIFT_SORTS, type Shift, type ShiftLine, type ShiftSort } from './entries/record/shift-handed-over.js';
 export type { GroundCheck } from './entries/start/ground-checked.js';
 export type { Issue } from './entries/start/issue-opened.js';
 export type { Attempt } from './entries/start/start-attempted.js';

@@ -40,6 +40,7 @@ import type { Loom } from './entries/looms/pins-read.js';
 import type { PartToOrder } from './entries/parts/part-needed.js';
 import type { Photo } from './entries/photos/photo-taken.js';
 import type { FollowedPlan } from './entries/plan/plan-followed.js';
+import type { Shift } from './entries/record/shift-handed-over.js';
 import type { Note } from './entries/record/noted.js';
 import type { GroundCheck } from './entries/start/ground-checked.js';
 import type { Issue } from './entries/start/issue-opened.js';
@@ -152,6 +153,8 @@ export interface JobRecord {
   readonly loads: readonly LoadReading[];
   /** The moves the lift goes by, where they were worked out for this machine. */
   readonly moves?: MovesOut;
+  /** The last hand-over of a shift. */
+  readonly shift?: Shift;
   readonly handedOver?: Mark & { readonly note?: string };
 }
 

@@ -57,6 +57,8 @@ import { troubleTestDone } from './start/trouble-test-done.js';
 import { causeFound } from './start/cause-found.js';
 import { codesRead } from './start/codes-read.js';
 import { leakLooked } from './start/leak-looked.js';
+import { shiftHandedOver } from './record/shift-handed-over.js';
+import { shiftRead } from './record/shift-read.js';
 import { warmUpNoted } from './start/warm-up-noted.js';
 import { secondLookDone } from './start/second-look-done.js';
 import { secondLookPlanned } from './start/second-look-planned.js';
@@ -134,6 +136,8 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'codes-read': codesRead,
   'leak-looked': leakLooked,
   'warm-up-noted': warmUpNoted,
+  'shift-handed-over': shiftHandedOver,
+  'shift-read': shiftRead,
   'second-look-planned': secondLookPlanned,
   'second-look-done': secondLookDone,
   'issue-opened': issueOpened,

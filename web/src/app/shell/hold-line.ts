@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatBottomSheet } from '@angular/material/bottom-sheet';
+import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
 import type { Job } from '@brisk/contracts/job';
 import {
@@ -11,11 +12,16 @@ import {
   stillOpen,
   stuckSteps,
   type JobState,
+  type ShiftLine,
 } from '@brisk/core/ledger';
+import { shiftReport } from '@brisk/core/shift';
 import { STATION_WORDS, sentence, several } from '@brisk/core/words';
 import { HeldSheet, type HeldList } from './held-sheet';
 import { AtTheJob } from '../session/at-the-job';
+import { firstValueFrom } from 'rxjs';
+import type { ShiftWritten } from './shift-sheet';
 import { Desk } from '../session/desk';
+import { Recorder } from '../session/recorder';
 import { Door } from '../session/door';
 import { TakingOver } from '../session/taking-over';
 import { Person } from '../session/person';
@@ -46,6 +52,8 @@ export class HoldLine {
   );
   protected readonly version = inject(NewVersion);
 
+  private readonly recorder = inject(Recorder);
+  private readonly dialogs = inject(MatDialog);
   private readonly sheets = inject(MatBottomSheet);
   protected readonly who = computed(() => this.person.in(this.job().crew));
 
@@ -97,6 +105,18 @@ export class HoldLine {
               lines: this.issues().map((name) => ({ name, where: '' })),
             },
     });
+  }
+
+  /** How the machine stands, read through by who goes, for who comes. */
+  protected async handShiftOver(): Promise<void> {
+    const { ShiftSheet } = await import('./shift-sheet');
+    const dialog = this.dialogs.open<InstanceType<typeof ShiftSheet>, readonly ShiftLine[], ShiftWritten>(ShiftSheet, {
+      data: shiftReport(this.state()),
+      width: '40rem',
+      maxWidth: '96vw',
+    });
+    const written = await firstValueFrom(dialog.afterClosed());
+    if (written) this.recorder.record('Shift handed over', { kind: 'shift-handed-over', ...written });
   }
 
   protected choose(name: string): void {

@@ -1,0 +1,60 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatExpansionModule } from '@angular/material/expansion';
+import { format, parseISO } from 'date-fns';
+import { Desk } from '../session/desk';
+import { Recorder } from '../session/recorder';
+import { ShiftLines } from './shift-lines';
+
+/** The shift before handed over, and who is at this device has not read it yet. */
+@Component({
+  selector: 'bl-shift-to-read',
+  imports: [MatButton, MatExpansionModule, ShiftLines],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (toRead(); as shift) {
+      <mat-expansion-panel class="shift" role="status">
+        <mat-expansion-panel-header>
+          <strong>{{ shift.by }} handed the shift over</strong>
+          <span class="soft">{{ shift.when }}: read it before you go on</span>
+        </mat-expansion-panel-header>
+        <bl-shift-lines [lines]="shift.lines" />
+        @if (shift.added) {
+          <p class="added">{{ shift.added }}</p>
+        }
+        <button matButton="filled" type="button" (click)="read(shift.entry)">Read, I take it over</button>
+      </mat-expansion-panel>
+    }
+  `,
+  styles: `
+    .shift {
+      border: 2px solid var(--work);
+      background: var(--work-soft);
+      margin-bottom: 1rem;
+      padding: 0 0.8rem;
+    }
+    .soft {
+      margin-left: 0.75rem;
+    }
+    .added {
+      margin: 0.75rem 0;
+      font-weight: 600;
+    }
+  `,
+})
+export class ShiftToRead {
+  private readonly desk = inject(Desk);
+  private readonly recorder = inject(Recorder);
+
+  protected readonly toRead = computed(() => {
+    const state = this.desk.state();
+    const shift = state?.shift;
+    const me = this.desk.me();
+    if (!shift || state.handedOver || shift.by === me || shift.readBy.some(({ by }) => by === me)) return undefined;
+    return { ...shift, when: format(parseISO(shift.at), 'd MMM HH:mm') };
+  });
+
+  protected read(shift: string): void {
+    this.recorder.record('Taken over', { kind: 'shift-read', shift });
+  }
+}
