@@ -79,7 +79,7 @@ try {
   });
   if (!taken.ok) throw new Error(await taken.text());
   const { id } = JSON.parse(bundle).job;
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
   await page.goto(`${address}/jobs/${id}/first-start`, { waitUntil: 'networkidle' });
   await page.getByRole('button', { name: 'Bench box' }).click();
   await page.getByRole('button', { name: 'Switch it on' }).click();

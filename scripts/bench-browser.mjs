@@ -70,7 +70,7 @@ export async function benchBrowser(address, tell) {
     executablePath: ensureChromium(),
     args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
   });
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
   const send = async (method, path, body) => {
     const answer = await fetch(address + path, {
       method,

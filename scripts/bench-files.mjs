@@ -55,7 +55,7 @@ try {
     }),
   });
   if (!begun.ok) throw new Error(await begun.text());
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
 
   await page.goto(`${address}/jobs/${id}/bench/parts`, { waitUntil: 'networkidle' });
   const lines = Array.from({ length: LINES }, (_, index) => `X ${index};clip ${index};${index % 90}.50;EUR`);

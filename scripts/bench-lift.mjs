@@ -117,7 +117,7 @@ try {
     }),
   });
   if (!begun.ok) throw new Error((await begun.json()).detail);
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
   await page.goto(`${address}/jobs/${id}/lift`);
   await page.getByRole('tab', { name: 'Way through' }).waitFor();
   const searching = await framesWhile(page, async () => {

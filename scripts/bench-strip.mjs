@@ -261,7 +261,7 @@ async function benchPhotosAndTouches(tell) {
       if (!answer.ok) throw new Error((await answer.json()).detail);
       return id;
     };
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
 
     const job = await begin('Photos');
     await page.goto(`${address}/jobs/${job}/strip`, { waitUntil: 'networkidle' });

@@ -50,6 +50,7 @@ const browser = await chromium.launch({
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--disable-background-networking'],
 });
 const page = await browser.newPage({
+  serviceWorkers: 'block',
   viewport: { width, height },
   colorScheme: process.argv.includes('--night') ? 'dark' : 'light',
 });

@@ -13,6 +13,7 @@ import { provideServiceWorker } from '@angular/service-worker';
 import { provideRouter, TitleStrategy, withComponentInputBinding } from '@angular/router';
 import { routes } from './app.routes';
 import { pastTheWorker } from './api/past-the-worker';
+import { hearsTime } from './session/shed-clock';
 import { askedWho } from './session/signed-in';
 import { WhenSent } from './ui/when-sent';
 import { AdoptedStyles } from './shell/adopted-styles';
@@ -22,7 +23,7 @@ export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
     provideZonelessChangeDetection(),
-    provideHttpClient(withFetch(), withInterceptors([askedWho, pastTheWorker])),
+    provideHttpClient(withFetch(), withInterceptors([askedWho, pastTheWorker, hearsTime])),
     provideRouter(routes, withComponentInputBinding()),
     provideServiceWorker('ngsw-worker.js', { registrationStrategy: 'registerWhenStable:10000' }),
     { provide: SharedStylesHost, useClass: AdoptedStyles },

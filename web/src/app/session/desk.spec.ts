@@ -6,7 +6,8 @@ import { jobProviders, tick } from '../../testing/open-job';
 import { Desk } from './desk';
 import { JobsHere } from './jobs-here';
 import { Outbox } from './outbox';
-import { throwError } from 'rxjs';
+import { of, throwError } from 'rxjs';
+import { Door } from './door';
 
 const first: EntryBody = { kind: 'operation-done', operation: 'open:battery-negative' };
 const second: EntryBody = { kind: 'operation-done', operation: 'make:fuel-depressurised' };
@@ -359,6 +360,18 @@ describe('a job that was opened on this device', () => {
     never.open(testJob.id);
     await tick();
     expect([never.line(), never.state()]).toEqual(['gone', undefined]);
+  });
+});
+
+describe('who may only look', () => {
+  it('records nothing, and is told at once', async () => {
+    const { desk, server } = await openDesk();
+    const gast = { id: 'g', name: 'Gast', role: 'guest', asksPin: false } as const;
+    await TestBed.inject(Door).take(of({ open: false, needsFirst: false, me: gast, here: [gast] }));
+    const result = desk.record(note('Wet'));
+    expect('refused' in result && result.refused).toMatch(/Gast is a guest here/);
+    await tick();
+    expect([server.entries, desk.kept()]).toEqual([[], 0]);
   });
 });
 

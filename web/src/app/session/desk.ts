@@ -40,6 +40,7 @@ import { HeldUpList, type HeldUp } from './held-up';
 import { JobsHere } from './jobs-here';
 import { Outbox } from './outbox';
 import { Person } from './person';
+import { ShedClock } from './shed-clock';
 
 /** How the desk stands with the server. */
 export type Line = 'loading' | 'up' | 'gone' | 'missing';
@@ -78,6 +79,7 @@ export class Desk {
   private readonly outbox = inject(Outbox);
   private readonly heldUpList = inject(HeldUpList);
   private readonly jobsHere = inject(JobsHere);
+  private readonly clock = inject(ShedClock);
   private readonly person = inject(Person);
   private readonly destroyed = inject(DestroyRef);
 
@@ -222,7 +224,8 @@ export class Desk {
   record(...bodies: readonly EntryBody[]): { readonly entries: readonly LedgerEntry[] } | { readonly refused: string } {
     const state = this.state();
     if (!state) return { refused: 'The job is not loaded yet.' };
-    const at = new Date().toISOString();
+    if (this.person.onlyLooks()) return { refused: `${this.me()} is a guest here and may look. Nothing was recorded.` };
+    const at = this.clock.now().toISOString();
     const entries = bodies.map((body) => this.entry(body, at));
     const { refused } = replay(state, entries);
     if (refused) return { refused: refused.refusals.map(({ words }) => words).join(' ') };
@@ -301,7 +304,7 @@ export class Desk {
     return this.person.in(this.job()?.crew ?? []);
   }
 
-  private entry(body: EntryBody, at = new Date().toISOString()): LedgerEntry {
+  private entry(body: EntryBody, at = this.clock.now().toISOString()): LedgerEntry {
     return {
       id: uuid(),
       at,

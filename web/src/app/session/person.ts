@@ -9,6 +9,11 @@ export class Person {
   private readonly chosen = signal(localStorage.getItem(KEY) ?? '');
   private readonly door = inject(Door);
 
+  /** Whether whoever is here may look and no more. */
+  onlyLooks(): boolean {
+    return this.door.me()?.role === 'guest';
+  }
+
   choose(name: string): void {
     localStorage.setItem(KEY, name);
     this.chosen.set(name);

@@ -18,6 +18,7 @@ import { shiftReport } from '@brisk/core/shift';
 import { STATION_WORDS, sentence, several } from '@brisk/core/words';
 import { HeldSheet, type HeldList } from './held-sheet';
 import { AtTheJob } from '../session/at-the-job';
+import { formatDuration, intervalToDuration, type DurationUnit } from 'date-fns';
 import { firstValueFrom } from 'rxjs';
 import type { ShiftWritten } from './shift-sheet';
 import { Desk } from '../session/desk';
@@ -25,9 +26,13 @@ import { Recorder } from '../session/recorder';
 import { Door } from '../session/door';
 import { TakingOver } from '../session/taking-over';
 import { Person } from '../session/person';
+import { ShedClock } from '../session/shed-clock';
 import { NewVersion } from './new-version';
 import { Keys } from '../ui/keys';
 import { PhotoBox } from '../photos/photo-box';
+
+/** A clock is off by years or by minutes. */
+const SPAN: DurationUnit[] = ['years', 'months', 'days', 'hours', 'minutes'];
 
 /** The line along the bottom of an open job: what still holds the powerpack, what is in force, who is on it. */
 @Component({
@@ -50,6 +55,7 @@ export class HoldLine {
   protected readonly others = computed(() =>
     this.at.others().map(({ by, title }) => ({ by, title, words: title === '' ? by : `${by}: ${title}` })),
   );
+  protected readonly clock = inject(ShedClock);
   protected readonly version = inject(NewVersion);
 
   private readonly recorder = inject(Recorder);
@@ -105,6 +111,10 @@ export class HoldLine {
               lines: this.issues().map((name) => ({ name, where: '' })),
             },
     });
+  }
+
+  protected span(minutes: number): string {
+    return formatDuration(intervalToDuration({ start: 0, end: Math.abs(minutes) * 60_000 }), { format: SPAN });
   }
 
   /** How the machine stands, read through by who goes, for who comes. */

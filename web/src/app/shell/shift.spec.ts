@@ -25,7 +25,10 @@ describe('the end of a shift', () => {
   });
 
   it('is worked out, added to and handed over from the hold line', async () => {
-    const { element, settle, server } = await openView(HoldLine, [], (desk) => ({ job: desk.job(), state: desk.state() }));
+    const { element, settle, server } = await openView(HoldLine, [], (desk) => ({
+      job: desk.job(),
+      state: desk.state(),
+    }));
     element.querySelector<HTMLButtonElement>('button.who')?.click();
     await settle();
     pressable(document.body, 'Hand the shift over').click();
