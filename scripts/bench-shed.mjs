@@ -68,12 +68,13 @@ const browser = await chromium.launch({ executablePath: ensureChromium(), args: 
 try {
   await untilHealthy(address, server.ended);
   const job = await jobWithPhotos();
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const device = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await device.newPage();
   await page.goto(`${address}/yard`);
   await page.getByRole('heading', { name: /Minibus/ }).waitFor();
   await page.evaluate(async () => {
-    await navigator.serviceWorker.ready;
-    while (navigator.serviceWorker.controller === null) await new Promise((soon) => setTimeout(soon, 50));
+    await globalThis.navigator.serviceWorker.ready;
+    while (globalThis.navigator.serviceWorker.controller === null) await new Promise((soon) => setTimeout(soon, 50));
   });
   await page.goto(`${address}/jobs/${job}/photos`);
   await page.locator('img').first().waitFor();
@@ -94,7 +95,7 @@ try {
 
   await stopServer(server);
   await page.close();
-  const again = await browser.contexts()[0].newPage();
+  const again = await device.newPage();
   for (const view of ['strip', 'photos']) {
     const began = performance.now();
     await again.goto(`${address}/jobs/${job}/${view}`);

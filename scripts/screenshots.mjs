@@ -37,7 +37,7 @@ const views = {
   bench: `/jobs/${job('Pickup')}/bench`,
   'now-or-later': `/jobs/${job('Tug 2')}/bench/now-or-later`,
   parts: `/jobs/${job('Tug 2')}/bench/parts`,
-  looked: `/jobs/${job('Pickup')}/bench/looked`,
+  people: '/people',
   refit: `/jobs/${job('Belt loader')}/refit`,
   'first-in': `/jobs/${job('Pickup')}/refit/first-in`,
   fluids: `/jobs/${job('Belt loader')}/refit/fluids`,
