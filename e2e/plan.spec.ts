@@ -8,10 +8,22 @@ async function finish(page: Page): Promise<number> {
   return Number(hours ?? 0) * 60 + Number(minutes ?? 0);
 }
 
+/** Where `element` is once it stays there: what is fetched meanwhile may still push it about. */
+async function restingBox(element: Locator) {
+  let last = '';
+  await expect(async () => {
+    const now = JSON.stringify(await element.boundingBox());
+    const before = last;
+    last = now;
+    expect(now).toBe(before);
+  }).toPass({ intervals: [300] });
+  return element.boundingBox();
+}
+
 /** Drags by the dots of `from` to the middle of `to`, slowly enough to be seen as a drag. */
 async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
   await from.scrollIntoViewIfNeeded();
-  const [one, other] = [await from.boundingBox(), await to.boundingBox()];
+  const [one, other] = [await restingBox(from), await restingBox(to)];
   if (!one || !other) throw new Error('Both ends have to be on the page.');
   await page.mouse.move(one.x + one.width / 2, one.y + one.height / 2);
   await page.mouse.down();
