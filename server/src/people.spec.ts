@@ -3,7 +3,7 @@ import type { Device, Invitation, Person, Session } from '@brisk/contracts/peopl
 import type { Problem } from '@brisk/contracts/problem';
 import { pino } from 'pino';
 import { serve } from './serve.js';
-import { entry, TestServer } from './testing/test-server.js';
+import { entry, newJob, TestServer } from './testing/test-server.js';
 
 const RUTH = { name: 'Ruth', passphrase: 'three greasy gloves', pin: '2468', device: 'Shed computer' };
 const person = (name: string, role: string, pin = '1357') => ({
@@ -40,6 +40,13 @@ async function signedIn(name: string, passphrase = `${name} has a passphrase`) {
   const { status, headers } = await server.post('/api/session', { name, passphrase, device: `${name}’s phone` });
   expect(status).toBe(200);
   return cookieOf(headers);
+}
+
+/** A job begun by who has this cookie. */
+async function begun(headers: Record<string, string>): Promise<string> {
+  const job = newJob();
+  expect((await server.post('/api/jobs', job, headers)).status).toBe(201);
+  return job.id;
 }
 
 describe('a shop without people', () => {
@@ -117,18 +124,7 @@ describe('who wrote it', () => {
     const lead = await withRuth();
     await added(lead, person('Ines', 'crew'), person('Tobias', 'crew'));
     const ines = await signedIn('Ines');
-    const job = randomUUID();
-    const begun = {
-      id: job,
-      title: 'A',
-      machine: 'B',
-      reason: 'same-back',
-      crew: ['Ines'],
-      layout: 'longitudinal-automatic',
-      powerpack: 'engine-with-gearbox',
-      route: 'top',
-    };
-    expect((await server.post('/api/jobs', begun, ines)).status).toBe(201);
+    const job = await begun(ines);
     const write = (by: string, expectedPosition: number) =>
       server.post(
         `/api/jobs/${job}/ledger`,
@@ -171,6 +167,17 @@ describe('taking over a tablet', () => {
     expect((await take('Ines', '1357')).body.me?.name).toBe('Ines');
     expect((await take('Tobias', '1357')).body.me?.name).toBe('Tobias');
     expect((await take('Ines')).body.me?.name).toBe('Ines');
+    // Ruth is of the shop and could take the tablet; who has not shown here that it is her writes under no such name.
+    const job = await begun(tablet);
+    const under = (by: string) =>
+      server.post(
+        `/api/jobs/${job}/ledger`,
+        { expectedPosition: 0, entries: [{ ...entry({ kind: 'noted', text: 'Wet' }), by }] },
+        tablet,
+      );
+    expect((await under('Ruth')).body.detail).toMatch(/Ruth has not signed in on this device/);
+    expect((await under('Tobias')).status).toBe(200);
+
     for (let tries = 0; tries < 5; tries += 1) expect((await take('Ruth', '0000')).status).toBe(401);
     const locked = await take('Ruth', '2468');
     expect([locked.status, locked.body.detail]).toEqual([429, expect.stringContaining('wrong 5 times')]);
@@ -244,5 +251,21 @@ describe('what is not right', () => {
     );
     expect(nobody?.status).toBe(401);
     expect(nobody?.body.detail).toBe(wrong?.body.detail);
+  });
+});
+
+describe('the bell of who was put out', () => {
+  it('rings no more', async () => {
+    const lead = await withRuth();
+    await added(lead, person('Ines', 'crew'));
+    const ines = await signedIn('Ines');
+    const job = await begun(ines);
+    const line = await fetch(`${server.address}/api/jobs/${job}/bell`, { headers: ines });
+    const people = (await server.get<readonly Person[]>('/api/people', lead)).body;
+    const id = people.find(({ name }) => name === 'Ines')?.id;
+    expect((await server.put(`/api/people/${id}`, { out: true }, lead)).status).toBe(200);
+    // It comes to its end by itself; else this would wait for ever.
+    expect(await line.text()).toContain('"position":0');
+    expect((await fetch(`${server.address}/api/jobs/${job}/bell`, { headers: ines })).status).toBe(401);
   });
 });

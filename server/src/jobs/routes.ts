@@ -141,6 +141,7 @@ export function jobRoutes({
     if (listening >= MOST_LISTENING)
       throw new ProblemError('too-often', 'So many devices listen already. What is new is fetched every few seconds.');
     let heard = '';
+    let heardHere = '[]';
     const ring = () =>
       void store.read(id).then(({ job, state }) => {
         const now = { position: state.position, revision: revisionOf(job), here: here.at(id) };
@@ -148,17 +149,21 @@ export function jobRoutes({
         // What is written in one go rings once.
         if (said !== heard && !response.writableEnded) sendEvent(response, `${now.revision}-${now.position}`, now);
         heard = said;
+        heardHere = JSON.stringify(now.here);
       }, noMatter);
     const deaf = store.bell.listen(id, ring);
     listening += 1;
     beginEvents(response);
     ring();
     const who = whoAsked(response);
-    const timer = setInterval(async () => {
+    const stillHere = async () => {
       // Who was put out meanwhile hears nothing more.
-      if (closing() || (who && !(await people.isIn(who.device)))) response.end();
+      if (closing() || (who && !(await people.isSomebodyAt(who.device)))) response.end();
       else response.write(': here\n\n');
-    }, STILL_HERE_MS);
+      // Who fell silent is told as gone, though nobody wrote.
+      if (JSON.stringify(here.at(id)) !== heardHere) ring();
+    };
+    const timer = setInterval(() => void stillHere().catch(noMatter), STILL_HERE_MS);
     response.on('close', () => {
       clearInterval(timer);
       deaf();

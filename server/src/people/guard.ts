@@ -62,7 +62,7 @@ export const leadsOnly: RequestHandler = (_request, response, next) => {
 export function refuseOthersNames(who: Who | undefined, entries: readonly Pick<LedgerEntry, 'by'>[]): void {
   if (!who) return;
   for (const { by } of entries) {
-    const person = who.here.find(({ name }) => name === by);
+    const person = who.signedIn.find(({ name }) => name === by);
     if (!person || person.role === 'guest')
       throw new ProblemError(
         'not-allowed',

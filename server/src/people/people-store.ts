@@ -33,11 +33,12 @@ const SEEN_EVERY_MS = 10 * 60_000;
 const MOST_PEOPLE = 500;
 const MOST_DEVICES = 1_000;
 
-/** Who asks: the device, who is at it, and everybody who may have recorded on it. */
+/** Who asks: the device, who is at it, who may take it, and whose names it may write under: who showed here who they are. */
 export interface Who {
   readonly device: string;
   readonly me?: PersonHere;
   readonly here: readonly PersonHere[];
+  readonly signedIn: readonly PersonHere[];
 }
 
 /** What is known of the shop, as it stands in the database; few enough to be kept in memory. */
@@ -75,13 +76,16 @@ export class PeopleStore {
     const known = await this.#all();
     const device = known.devices.get(tokenHash(token));
     if (!device) return undefined;
-    await this.#seen(device);
+    // That it was seen is no reason to refuse anybody, were the disk full.
+    await this.#seen(device).catch(() => undefined);
     return this.#whoAt(known, device);
   }
 
-  /** Whether `device` has not been put out. */
-  async isIn(device: string): Promise<boolean> {
-    return deviceOf(await this.#all(), device) !== undefined;
+  /** Whether somebody is at `device` still: neither it nor they have been put out. */
+  async isSomebodyAt(device: string): Promise<boolean> {
+    const known = await this.#all();
+    const there = deviceOf(known, device);
+    return there !== undefined && this.#whoAt(known, there).me !== undefined;
   }
 
   /** Makes the first person, who leads, and lets their device in. Returns its token. Throws where there is one already. */
@@ -241,7 +245,11 @@ export class PeopleStore {
   }
 
   #all(): Promise<Known> {
-    this.#known ??= this.#read();
+    this.#known ??= this.#read().catch((error: unknown) => {
+      // Whoever asks next has it read anew.
+      this.#known = undefined;
+      throw error;
+    });
     return this.#known;
   }
 
@@ -348,7 +356,8 @@ export class PeopleStore {
       })
       .sort((one, other) => one.name.localeCompare(other.name));
     const me = here.find((person) => person.id === personId);
-    return { device: id, here, ...(me ? { me } : {}) };
+    const signedIn = here.filter((person) => known.signedIn.has(pair(id, person.id)));
+    return { device: id, here, signedIn, ...(me ? { me } : {}) };
   }
 }
 
