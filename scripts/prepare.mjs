@@ -26,7 +26,7 @@ export async function ensureBuilt() {
   const [command, ...words] = [...TSC, '-b', 'core', 'contracts', 'server'];
   await run(command, words);
   say('Building the web application…');
-  await run('npx', ['ng', 'build', '--progress=false'], { cwd: join(root, 'web') });
+  await run('node', ['scripts/build-web.mjs']);
   built();
 }
 

@@ -25,7 +25,6 @@ const jest = (name, ...words) => ({
   ],
   needs: ['Specs gathered'],
 });
-const web = join(root, 'web');
 /** As they are shipped; `npm run test:unit` has Angular look at everything a second time. */
 const views = (name, parts) => ({
   ...jest(name, '--selectProjects', 'web', `--testPathPatterns=${parts}`),
@@ -57,8 +56,7 @@ const checks = [
     : [
         {
           name: 'The web application',
-          command: ['npx', 'ng', 'build', '--progress=false'],
-          cwd: web,
+          command: ['node', 'scripts/build-web.mjs'],
           // Its types are looked at by “Types of the web”.
           env: { NG_BUILD_TYPE_CHECK: '0' },
           needs: ['Core, contracts and server'],

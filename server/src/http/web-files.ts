@@ -1,6 +1,13 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import express, { Router } from 'express';
+import { Router } from 'express';
+import expressStaticGzip from 'express-static-gzip';
+
+/**
+ * What the builder names by its content, so that nobody has to ask for it twice. The entry is asked for each time: its
+ * name is from before the files were put together.
+ */
+const HASHED = /\/(?!main-)[\w.-]+-[\w-]{8}\.(js|css|woff2?)(\.(br|gz))?$/;
 
 /** Serves the built web application from `folder`; every address that is not a file gets its page. */
 export function webFiles(folder: string): Router {
@@ -10,11 +17,14 @@ export function webFiles(folder: string): Router {
     ? readFileSync(page, 'utf8')
     : '<!doctype html><title>Brisk Ledger</title><p>The web application is not built. Run: npm run build';
   router.use(
-    express.static(folder, {
+    expressStaticGzip(folder, {
       index: false,
-      setHeaders: (response, path) => {
-        // The builder puts a hash of the content into the names of everything but the page itself.
-        if (/-[A-Z0-9]{8}\.\w+$/.test(path)) response.setHeader('cache-control', 'public, max-age=31536000, immutable');
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: {
+        setHeaders: (response, path) => {
+          if (HASHED.test(path)) response.setHeader('cache-control', 'public, max-age=31536000, immutable');
+        },
       },
     }),
   );

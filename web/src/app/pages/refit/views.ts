@@ -1,0 +1,7 @@
+/** What is loaded together: one file each for the browser to fetch cost more than all of them at once. */
+export { Refit } from './refit';
+export { FirstInBoard } from './first-in';
+export { Together } from './together';
+export { SetAndTry } from './set-and-try';
+export { Fluids } from './fluids';
+export { Wrenches } from './wrenches';
