@@ -69,11 +69,11 @@ async function goTo(page: Page, address: string): Promise<void> {
     }, address);
 }
 
-/** Turns the whole page to its colours of the night. */
-async function byNight(page: Page): Promise<void> {
-  await page.evaluate(async () => {
+/** Turns the whole page to its colours of the night, or of the day. */
+async function turnTo(page: Page, light: 'day' | 'night'): Promise<void> {
+  await page.evaluate(async (night) => {
     const { classList, style } = document.documentElement;
-    classList.add('night');
+    classList.toggle('night', night);
     // As it stands when it is opened, not scrolled to where the view before it was.
     window.scrollTo(0, 0);
     // Some elements keep their colour until they are laid out anew.
@@ -84,7 +84,7 @@ async function byNight(page: Page): Promise<void> {
     await new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn)));
     // One that is called off has come to its end too.
     await Promise.allSettled(document.getAnimations().map(({ finished }) => finished));
-  });
+  }, light === 'night');
 }
 
 /** Faults of looks that last: what is on its way from one colour to the other is looked at again. */
@@ -116,25 +116,20 @@ for (const [job, views] of Object.entries(VIEWS))
     page.on('pageerror', (error) => wrong.push(error.message));
 
     const at = job === 'the shop' ? '' : `/jobs/${await demoJob(request, job.split(',')[0] ?? '')}`;
-    const shown = async (view: string) => {
+    for (const view of views) {
+      await page.setViewportSize(WIDE);
       await goTo(page, `${at}${view}`);
       await expect(page.getByRole('heading').first()).toBeVisible();
       await page.evaluate(() => document.fonts.ready);
-    };
-    for (const view of views) {
-      await page.setViewportSize(WIDE);
-      await shown(view);
       await expect(page).toHaveTitle(/· Brisk Ledger$/);
       expect.soft(await violations(page), `${view}, ${WIDE.width} wide`).toEqual([]);
       for (const size of [WIDE, ...NARROWER]) {
         await page.setViewportSize(size);
         expect.soft(await sidewaysPx(page), `${view} scrolls sideways at ${size.width}`).toBeLessThanOrEqual(0);
       }
-    }
-    for (const view of [...views].reverse()) {
-      await shown(view);
-      await byNight(page);
+      await turnTo(page, 'night');
       expect.soft(await lastingFaults(page), `${view} at night, narrow`).toEqual([]);
+      await turnTo(page, 'day');
     }
     expect(elsewhere).toEqual([]);
     expect(wrong).toEqual([]);

@@ -89,8 +89,7 @@ function* ledAnew(
   const [first, last] = [poses[0] as Pose, poses.at(-1) as Pose];
   const arm = reachMm / 2;
   const stepDeg = (cellMm / arm) * (180 / Math.PI);
-  const keyOf = (x: number, z: number, t: number) => `${x} ${z} ${t}`;
-  const near = new Set<string>();
+  const near = new Set<number>();
   const at = ({ xMm, zMm, tiltDeg }: Pose) =>
     [round(xMm / cellMm), round(zMm / cellMm), round(tiltDeg / stepDeg)] as const;
   for (const pose of poses) {
@@ -100,7 +99,7 @@ function* ledAnew(
         for (let dt = -BESIDE; dt <= BESIDE; dt += 1) near.add(keyOf(x + dx, z + dz, t + dt));
   }
   const inside = ([low, high]: readonly [number, number], value: number) => value >= low && value <= high;
-  const cells = new Map<string, Cell>();
+  const cells = new Map<number, Cell>();
   const cellAt = (x: number, z: number, t: number): Cell | undefined => {
     const key = keyOf(x, z, t);
     const there = cells.get(key);
@@ -152,6 +151,12 @@ function* ledAnew(
   for (let cell: Cell | undefined = goal; cell; cell = cell.before) way.push(cell.pose);
   return [first, ...way.reverse(), last];
 }
+
+/** How far from the middle a cell can be, in cells: three such numbers are told apart in one. */
+const FARTHEST = 2 ** 16;
+
+const keyOf = (x: number, z: number, t: number) =>
+  ((x + FARTHEST) * 2 * FARTHEST + z + FARTHEST) * 2 * FARTHEST + t + FARTHEST;
 
 const STEPS = [-1, 0, 1].flatMap((dx) =>
   [-1, 0, 1].flatMap((dz) =>

@@ -9,6 +9,6 @@ export * from './operation.js';
 export { choreEdges, choreOperation, choresFor, type DeedSteps } from './chores.js';
 export { isForJob } from './scope.js';
 export { ancestorsOf, descendantsOf, findLoop, precedenceGraph, type PrecedenceGraph } from './precedence-graph.js';
-export { motionOf, type Motion } from './motion.js';
+export { motionOn, type Motion } from './motion.js';
 export { HEAVY_KG, hangingParts, type Hanging, type Run } from './runs.js';
 export { requirementsOf, type Requirements } from './requirements.js';

@@ -2,7 +2,7 @@ import type { Part } from '../connection-map/index.js';
 import { connection, minutes } from '../layouts/author.js';
 import { smallMap } from '../testing/small-map.js';
 import { plainStep } from '../testing/random-net.js';
-import { motionOf } from './motion.js';
+import { motionOn } from './motion.js';
 
 const belt: Part = { id: 'belt', name: 'drive belt', zone: 'bay-front', system: 'mounts', movesWith: 'crank' };
 const map = {
@@ -21,7 +21,7 @@ const map = {
     }),
   ],
 };
-const motion = (changes: Parameters<typeof plainStep>[1]) => motionOf(plainStep('step', changes), map);
+const motion = (changes: Parameters<typeof plainStep>[1]) => motionOn(map)(plainStep('step', changes));
 
 describe('what a step sets in motion, and what hands are at', () => {
   it('is the weight, where gear takes it, carries it or gives it back', () => {
@@ -43,7 +43,7 @@ describe('what a step sets in motion, and what hands are at', () => {
       ...map,
       conditions: map.conditions.map((one) => ({ ...one, givesReach: ['bay-top'] as const })),
     };
-    expect(motionOf(plainStep('step', { station: 'bay-top' }), tilted).at).toEqual(['weight']);
+    expect(motionOn(tilted)(plainStep('step', { station: 'bay-top' })).at).toEqual(['weight']);
   });
 
   it('has hands at the belt at what turns with the crank, and those of who turns it themselves not', () => {

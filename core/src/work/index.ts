@@ -14,7 +14,7 @@ import { byMoves, type MovesOut } from './by-moves.js';
 import { benchOf, NOTHING_DECIDED, openedInAll, type Bench, type BenchDecisions } from '../bench/index.js';
 import { deedsBack, refitOf } from '../refit/index.js';
 import {
-  motionOf,
+  motionOn,
   operationId,
   precedenceGraph,
   refuseLoops,
@@ -87,9 +87,10 @@ function derived(whole: JobPlan, decided: BenchDecisions): Work {
   const bench = benchOf(whole, teardown, decided, deedsBack(whole, teardown));
   const refit = refitOf(whole, teardown, openedInAll(teardown, bench));
   const together = [...bench.operations, ...refit.operations];
+  const motionOf = motionOn(whole.map);
   const operations = [...teardown.operations, ...together].map((operation) => ({
     ...operation,
-    ...motionOf(operation, whole.map),
+    ...motionOf(operation),
   }));
   const after = [...bench.precedence, ...refit.precedence];
   const precedence = [...teardown.precedence, ...after, ...afterTheLift(teardown, together, after)];
