@@ -72,10 +72,7 @@ const checks = [
     name: 'Lint',
     command: ['npx', 'eslint', '.', '--max-warnings', '0', '--cache', '--cache-location', '.brisk/eslint'],
   },
-  {
-    name: 'Format',
-    command: ['npx', 'prettier', '--check', '.', '--log-level', 'warn', '--cache', '--cache-location=.brisk/prettier'],
-  },
+  { name: 'Format', command: ['npm', 'run', '--silent', 'format:check'] },
 ];
 try {
   // One more than there are cores: each of them waits for the disk, or for another process, now and then.

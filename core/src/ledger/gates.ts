@@ -12,7 +12,16 @@ import { sentence } from '../words/index.js';
 export interface Blocker {
   readonly operation: OperationId;
   readonly is:
-    'make-safe' | 'holds' | 'not-off' | 'open' | 'torque' | 'unfilled' | 'ground' | 'look' | 'adjust' | 'step';
+    | 'make-safe'
+    | 'holds'
+    | 'not-off'
+    | 'open'
+    | 'torque'
+    | 'unfilled'
+    | 'ground'
+    | 'look'
+    | 'adjust'
+    | 'step';
   readonly words: string;
 }
 

@@ -1,7 +1,16 @@
 /** Why an entry may not be written now, in words for the person who tried. `because` names the kind of reason. */
 export interface Refusal {
   readonly because:
-    'unknown' | 'order' | 'height' | 'holding' | 'gate' | 'torque' | 'count' | 'twice' | 'sense' | 'closed';
+    | 'unknown'
+    | 'order'
+    | 'height'
+    | 'holding'
+    | 'gate'
+    | 'torque'
+    | 'count'
+    | 'twice'
+    | 'sense'
+    | 'closed';
   readonly words: string;
 }
 

@@ -33,7 +33,8 @@ export type Standing = 'closed' | 'open' | 'found' | 'left';
 
 /** What somebody tapped on the picture. */
 export type Picked =
-  { readonly what: 'connections'; readonly ids: readonly string[] } | { readonly what: 'part'; readonly id: PartId };
+  | { readonly what: 'connections'; readonly ids: readonly string[] }
+  | { readonly what: 'part'; readonly id: PartId };
 
 const VIEW_WORDS: Readonly<Record<View, string>> = {
   above: 'Above',

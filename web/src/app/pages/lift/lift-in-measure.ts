@@ -10,7 +10,9 @@ import { Desk } from '../../session/desk';
 
 /** A lift in true measure, what it hangs on and the plan it is of, or why its measures cannot be. */
 export type InMeasure =
-  { readonly lift: LiftOf; readonly facts: LiftFacts; readonly plan: JobPlan } | { readonly wrong: string } | undefined;
+  | { readonly lift: LiftOf; readonly facts: LiftFacts; readonly plan: JobPlan }
+  | { readonly wrong: string }
+  | undefined;
 
 /** The lift of the open job in true measure, for every page of the stop; it stays the same until something of it changes. */
 @Injectable()
