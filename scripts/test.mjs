@@ -4,7 +4,7 @@ import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
 import { built, ensureInstalled, isBuilt, TSC } from './prepare.mjs';
-import { root, run, say } from './say.mjs';
+import { run, say } from './say.mjs';
 import { sideBySide } from './side-by-side.mjs';
 
 await ensureInstalled();
