@@ -13,7 +13,6 @@ import {
   looseBolts,
   openHomes,
   openItems,
-  renumbered,
   setCountOf,
   setsOf,
   leftToItself,
@@ -201,18 +200,6 @@ describe('grounds', () => {
     const open = until(plan, (state) => isDone(state, 'open:negative'));
     expect(refused(open, { kind: 'ground-checked', connection: 'negative', good: true })).toMatch(/again first/);
     expect(refused(open, { kind: 'ground-checked', connection: 'hose', good: true })).toMatch(/no ground/);
-  });
-});
-
-describe('two people who take the same number', () => {
-  it('the slower one gets the next, and keeps what was counted', () => {
-    const state = then(startOf(plan), counted('out', 4, 31), { kind: 'tagged', connection: 'hose', tag: 5 });
-    const count = record({ kind: 'fasteners-counted', connection: 'sensor', direction: 'out', count: 2, bag: 31 });
-    expect(renumbered(state, count)).toEqual({ ...count, bag: 32 });
-    const tag = record({ kind: 'tagged', connection: 'sensor', tag: 5 });
-    expect(renumbered(state, tag)).toEqual({ ...tag, tag: 6 });
-    const free = record({ kind: 'tagged', connection: 'sensor', tag: 9 });
-    expect(renumbered(state, free)).toBe(free);
   });
 });
 

@@ -110,7 +110,7 @@ export {
   type SetCount,
 } from './counting.js';
 export { fastenerCount, nextBag, nextTag, wantsTag } from './numbers.js';
-export { renumbered } from './renumbered.js';
+export { rebased, type Fallen, type Rebased } from './rebased.js';
 export { fastenersToBuy, type FastenersToBuy } from './shopping.js';
 export { leftToItself, type LeftToItself } from './left-to-itself.js';
 export type { OpenItem } from './open-item.js';

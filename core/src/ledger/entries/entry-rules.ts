@@ -55,6 +55,11 @@ export interface EntryRules<Body> {
   readonly minutes: MinutesAre;
   /** What of the plan it speaks of; absent where the plan may change all the same. */
   binds?(entry: Body): Bound;
+  /**
+   * Places that hold one thing each, and what it puts there takes the place of what was there. Who fills one without
+   * knowing what somebody else has just put there is asked first. Absent where entries stand beside each other.
+   */
+  fills?(entry: Body): readonly string[];
   /** What entries of this kind leave for whoever takes the machine over. */
   leavesOpen?(state: JobState): readonly OpenItem[];
   /** The entry with the next free number, where somebody else was quicker with the one it has. */

@@ -158,6 +158,31 @@ describe('the desk', () => {
     expect(server.entries).toHaveLength(4);
   });
 
+  it('asks before what it tags takes the place of a tag it did not know of, over a reload too, and writes it when told to', async () => {
+    const { desk, server } = await openDesk();
+    server.reachable = false;
+    desk.record({ kind: 'tagged', connection: 'upper-hose', tag: 3 });
+    await tick();
+    const kept = TestBed.inject(JobsHere).read(testJob.id);
+    server.entries.push(theirEntry({ kind: 'tagged', connection: 'upper-hose', tag: 1 }));
+    server.reachable = true;
+    TestBed.resetTestingModule();
+    TestBed.configureTestingModule({ providers: jobProviders(server) });
+    const told = await kept;
+    if (told) await TestBed.inject(JobsHere).keep(told.job, told.entries);
+    const again = TestBed.inject(Desk);
+    again.open(testJob.id);
+    await tick(60);
+    const [held] = again.heldUp();
+    expect(held).toMatchObject({ says: expect.stringMatching(/^Tag 3 on/) as unknown, replaces: true });
+    expect(held?.words).toMatch(/^Tobias was there meanwhile: “Tag 1 on .*Yours would take its place/);
+    expect(again.state()?.tags.get('upper-hose')).toBe(1);
+    if (held) expect(again.tryAgain(held)).toBeUndefined();
+    await tick(60);
+    expect(again.heldUp()).toEqual([]);
+    expect(server.entries.map((entry) => entry.kind === 'tagged' && entry.tag)).toEqual([1, 3]);
+  });
+
   it('never writes twice when an answer is lost', async () => {
     const { desk, server } = await openDesk();
     server.reachable = false;

@@ -5,10 +5,9 @@ import type { SomebodyHere } from '@brisk/contracts/here';
 import type { ProblemKind } from '@brisk/contracts/problem';
 import { revisionOf, type Job, type LedgerTail } from '@brisk/contracts/job';
 import {
-  canApply,
   entryWords,
   extend,
-  renumbered,
+  rebased,
   replay,
   startOf,
   type EntryBody,
@@ -60,13 +59,6 @@ const REFUSALS: ReadonlySet<ProblemKind> = new Set([
   'not-allowed',
 ]);
 const NO_ROOM = 'This device has no room left to keep it. Nothing was recorded.';
-const ID_USED = 'Something else stands in the ledger under its number. Try again gives it another.';
-
-/** Whether two entries of one id are the same one: what was sent, and what came back of it. */
-function sameEntry(one: LedgerEntry, other: LedgerEntry): boolean {
-  return one.kind === other.kind && one.at === other.at && one.by === other.by;
-}
-
 /**
  * One open job: what the server has confirmed, what this device recorded since, and the fold of both. Entries are kept
  * on the device first, then sent in order; when somebody else was quicker their entries come first and ours are
@@ -335,9 +327,13 @@ export class Desk {
   private async load(id: string): Promise<void> {
     try {
       const { job, entries } = await firstValueFrom(this.api.job(id));
+      // What was recorded before the view was loaded was recorded by what this device knew then.
+      const fresh = this.confirmed() === undefined && this.waiting().length > 0;
+      const before = fresh ? await this.jobsHere.read(id) : undefined;
+      const known = this.confirmed() === undefined ? before?.entries.length : undefined;
       if (id !== this.id) return;
       this.job.set(job);
-      this.adopt(extend(startOf(job.plan), entries));
+      this.adopt(extend(startOf(job.plan), entries), known);
       this.line.set('up');
       this.send.next();
     } catch (error) {
@@ -359,38 +355,26 @@ export class Desk {
     this.adopt(extend(startOf(kept.job.plan), kept.entries));
   }
 
-  /** Takes on what the server has, and checks what waits here against it again. */
-  private adopt(state: JobState): void {
+  /**
+   * Takes on what the server has, and checks what waits here against it again; of it this device knew the first `known`
+   * entries.
+   */
+  private adopt(state: JobState, known = this.confirmed()?.position ?? state.position): void {
     const before = this.state() ?? state;
     this.confirmed.set(state);
     const job = this.job();
     if (job) void this.jobsHere.keep(job, state.entries);
-    const here = new Map(state.entries.map((entry) => [entry.id, entry]));
-    let reached = state;
-    const stands: LedgerEntry[] = [];
-    const falls: HeldUp[] = [];
-    const renumberings: LedgerEntry[] = [];
-    for (const kept of this.waiting()) {
-      const there = here.get(kept.id);
-      if (there) {
-        if (!sameEntry(there, kept))
-          falls.push({ entry: kept, says: entryWords(before, kept), words: ID_USED, idUsed: true });
-        continue;
-      }
-      const entry = renumbered(reached, kept);
-      if (entry !== kept) renumberings.push(entry);
-      const [refusal] = canApply(reached, entry);
-      if (refusal) falls.push({ entry, says: entryWords(before, entry), words: refusal.words });
-      else {
-        reached = extend(reached, [entry]);
-        stands.push(entry);
-      }
-    }
-    if (falls.length > 0) this.holdUp(stands, falls);
+    const { stands, falls, renumbered } = rebased(state, known, this.waiting());
+    if (falls.length > 0)
+      this.holdUp(
+        stands,
+        falls.map((fallen) => ({ ...fallen, says: entryWords(before, fallen.entry) })),
+      );
     else this.keep(stands);
     if (stands.length === 0) this.atOnce = AT_ONCE;
-    if (renumberings.length > 0) this.renumbered.update((before) => [...before, ...renumberings]);
+    if (renumbered.length > 0) this.renumbered.update((earlier) => [...earlier, ...renumbered]);
     // Another page of this device may have brought it through.
+    const here = new Set(state.entries.map(({ id }) => id));
     for (const { entry, idUsed } of this.heldUp()) if (here.has(entry.id) && !idUsed) this.letGo(entry.id);
   }
 

@@ -1,6 +1,8 @@
 import { createEnvironmentInjector, EnvironmentInjector } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import type { EntryBody } from '@brisk/core/ledger';
+import type { EntryBody, JobState, LedgerEntry } from '@brisk/core/ledger';
+import { applyEdit } from '@brisk/core/map-edit';
+import { crewOf, NO_SCHOOL } from '@brisk/core/schedule';
 import { asyncProperty, assert, constantFrom, array, integer, record as arbitraryRecord } from 'fast-check';
 import { defer, delay, mergeMap, of, throwError, type Observable } from 'rxjs';
 import { entriesForNext } from '../../../../core/src/testing/crew';
@@ -31,6 +33,7 @@ class BadLine {
   readonly bell = () => this.server.bell();
   readonly job = (...asked: Parameters<FakeServer['job']>) => this.over(() => this.server.job(...asked));
   readonly append = (...asked: Parameters<FakeServer['append']>) => this.over(() => this.server.append(...asked));
+  readonly replan = (...asked: Parameters<FakeServer['replan']>) => this.over(() => this.server.replan(...asked));
   readonly entriesAfter = (...asked: Parameters<FakeServer['entriesAfter']>) =>
     this.over(() => this.server.entriesAfter(...asked));
 
@@ -55,8 +58,87 @@ class BadLine {
 
 const DEVICES = 3;
 /** What somebody does at one of the devices. */
-const ACTS = ['step', 'step', 'note', 'undo', 'look', 'wait'] as const;
-const act = arbitraryRecord({ device: integer({ min: 0, max: DEVICES - 1 }), what: constantFrom(...ACTS) });
+const ACTS = ['step', 'step', 'note', 'undo', 'look', 'wait', 'tag', 'bag', 'plan', 'map', 'mine is right'] as const;
+const act = arbitraryRecord({
+  device: integer({ min: 0, max: DEVICES - 1 }),
+  what: constantFrom(...ACTS),
+  joint: integer({ min: 0, max: 2 }),
+});
+type Act = (typeof ACTS)[number];
+/** Joints of the map that everybody is at. */
+const JOINTS = ['upper-hose', 'breather-hose', 'starter-cable'];
+
+/** What is recorded at `device` for an act, by what is known there. */
+function bodiesOf(what: Act, device: number, connection: string, state: JobState): readonly EntryBody[] {
+  switch (what) {
+    case 'note':
+      return [{ kind: 'noted', text: `Of ${device}` }];
+    case 'tag':
+      return [{ kind: 'tagged', connection, tag: 1 + state.tags.size }];
+    case 'bag':
+      return [
+        {
+          kind: 'fasteners-counted',
+          connection,
+          direction: 'out',
+          count: 2 + device,
+          bag: 1 + state.bags.size,
+          kept: 'bag',
+        },
+      ];
+    case 'plan':
+      return [
+        {
+          kind: 'plan-followed',
+          half: 'out',
+          order: [],
+          crew: crewOf([`Hand ${device}`]),
+          school: NO_SCHOOL,
+          pins: [],
+          waits: [],
+          finishMin: 300,
+          heightChanges: 1,
+        },
+      ];
+    default:
+      return entriesForNext(state);
+  }
+}
+
+/** The place an entry fills, of those where one thing is held. */
+function placeOf(entry: LedgerEntry): string | undefined {
+  switch (entry.kind) {
+    case 'tagged':
+      return `tag ${entry.connection}`;
+    case 'fasteners-counted':
+      return `count ${entry.connection}`;
+    case 'plan-followed':
+      return 'plan';
+    default:
+      return undefined;
+  }
+}
+
+const saidBy = ({ id: _id, at: _at, by: _by, ...body }: LedgerEntry) => JSON.stringify(body);
+
+/** Pairs of entries of which the later took the place of the earlier although its writer did not know of it. */
+function unawares(entries: readonly LedgerEntry[], knew: ReadonlyMap<string, ReadonlySet<string>>): readonly string[] {
+  const back = new Set(entries.flatMap((entry) => (entry.kind === 'corrected' ? [entry.corrects] : [])));
+  return entries.flatMap((later, index) =>
+    entries
+      .slice(0, index)
+      .filter(
+        (earlier) =>
+          placeOf(later) !== undefined &&
+          placeOf(earlier) === placeOf(later) &&
+          !back.has(earlier.id) &&
+          saidBy(earlier) !== saidBy(later) &&
+          !knew.get(later.id)?.has(earlier.id),
+      )
+      .map((earlier) => `${saidBy(later)} over ${saidBy(earlier)}`),
+  );
+}
+
 const RUNS = Number(process.env['SHED_RUNS'] ?? 40);
 /** One clock goes wrong by so much. */
 const WRONG_BY_MS = 20 * 60_000;
@@ -108,18 +190,34 @@ it('whatever the lines lose, delay or repeat, all devices and the server end in 
           );
           const desks = injectors.map((injector) => injector.get(Desk));
           const wrote = desks.map(() => new Map<string, EntryBody['kind']>());
+          const knew = new Map<string, ReadonlySet<string>>();
+          const refusedMaps: (string | undefined)[] = [];
           let nowMs = Date.parse('2026-03-02T07:00:00.000Z');
           for (const desk of desks) desk.open(testJob.id);
-          for (const { device, what } of acts) {
+          for (const { device, what, joint } of acts) {
             const desk = desks[device];
             const mine = wrote[device];
-            if (!desk || !mine) continue;
+            const connection = JOINTS[joint];
+            if (!desk || !mine || connection === undefined) continue;
             nowMs += 30_000;
             jest.setSystemTime(nowMs + (device === 2 ? WRONG_BY_MS : 0));
             const state = desk.state();
+            const known = () => new Set(desk.state()?.entries.map(({ id }) => id));
             if (what === 'look') desk.reload();
             else if (what === 'wait' || !state) await soon();
-            else if (what === 'undo') {
+            else if (what === 'map') {
+              const { map } = state.work.plan;
+              const name = `the joint ${device} named`;
+              const was = map.connections.find(({ id }) => id === connection);
+              if (!was) continue;
+              const edited = applyEdit(map, { kind: 'change-connection', id: connection, change: { name } });
+              refusedMaps.push(await desk.replan({ plan: { ...state.work.plan, map: edited } }));
+            } else if (what === 'mine is right') {
+              const [held] = desk.heldUp();
+              if (!held) continue;
+              knew.set(held.entry.id, known());
+              desk.tryAgain(held);
+            } else if (what === 'undo') {
               const waiting = state.entries.filter(({ id }) => mine.has(id)).slice(-1);
               const before = desk.kept();
               desk.undo(waiting);
@@ -127,10 +225,13 @@ it('whatever the lines lose, delay or repeat, all devices and the server end in 
               if (desk.kept() < before) for (const { id } of waiting) mine.delete(id);
               for (const { id, kind } of desk.state()?.entries ?? []) if (kind === 'corrected') mine.set(id, kind);
             } else {
-              const bodies: readonly EntryBody[] =
-                what === 'note' ? [{ kind: 'noted', text: `Of ${device}` }] : entriesForNext(state);
-              const result = desk.record(...bodies);
-              if ('entries' in result) for (const { id, kind } of result.entries) mine.set(id, kind);
+              const before = known();
+              const result = desk.record(...bodiesOf(what, device, connection, state));
+              if ('entries' in result)
+                for (const { id, kind } of result.entries) {
+                  mine.set(id, kind);
+                  knew.set(id, before);
+                }
             }
           }
           for (const line of lines) line.good = true;
@@ -141,8 +242,11 @@ it('whatever the lines lose, delay or repeat, all devices and the server end in 
           }
           const ids = server.entries.map(({ id }) => id);
           expect(new Set(ids).size).toBe(ids.length);
+          expect(unawares(server.entries, knew)).toEqual([]);
+          expect(refusedMaps.filter((words) => words !== undefined && words.length < 10)).toEqual([]);
           desks.forEach((desk, device) => {
             expect(desk.kept()).toBe(0);
+            expect(desk.job()?.plan).toEqual(server.opened.plan);
             expect(desk.state()?.entries.map(({ id }) => id)).toEqual(ids);
             const told = new Set(desk.heldUp().map(({ entry }) => entry.id));
             const lost = [...(wrote[device] ?? [])].filter(([id]) => !ids.includes(id) && !told.has(id));

@@ -29,7 +29,9 @@ const when = (at: string): string => format(parseISO(at), 'd MMM HH:mm');
               <span class="soft">{{ line.when }}</span>
               <p>{{ line.held.words }}</p>
               <div class="row">
-                <button matButton="outlined" type="button" (click)="tryAgain(line.held)">Try again</button>
+                <button matButton="outlined" type="button" (click)="tryAgain(line.held)">
+                  {{ line.held.replaces ? 'Mine is right' : 'Try again' }}
+                </button>
                 @if (line.step; as step) {
                   <button matButton="outlined" type="button" (click)="selection.take(step)">
                     Take the step in hand

@@ -37,6 +37,7 @@ export const jointLookedAt: EntryRules<JointLookedAt> = {
   },
   stop: (state, { connection }) => stopOfStep(state, operationId.close(connection)) ?? 'refit',
   minutes: 'of-what-comes-next',
+  fills: ({ connection, looks }) => looks.map((look) => `${connection} ${look}`),
   binds: ({ connection }) => ({ connections: [connection], been: 'looked at' }),
   leavesOpen: (state) =>
     [...state.looks].flatMap(([id, taken]) =>

@@ -52,6 +52,7 @@ export const seatMeasured: EntryRules<SeatMeasured> = {
   },
   stop: (state, { operation }) => stopOfStep(state, operation) ?? 'bench',
   minutes: 'of-what-comes-next',
+  fills: ({ operation }) => [operation],
   binds: ({ operation }) => ({ operations: [operation] }),
   leavesOpen: (state) =>
     [...state.seats].flatMap(([operation, { good, words, accepted }]): readonly OpenItem[] =>

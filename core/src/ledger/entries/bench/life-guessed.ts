@@ -22,6 +22,7 @@ export const lifeGuessed: EntryRules<LifeGuessed> = {
     void draft.lives.set(renewal, { yearsLeft, ...(kmLeft === undefined ? {} : { kmLeft }), ...mark }),
   stop: () => 'bench',
   minutes: 'of-what-comes-next',
+  fills: ({ renewal }) => [renewal],
   words: ({ renewal, yearsLeft, kmLeft }, { state }) =>
     `The ${renewalsOf(state.plan, decidedAtBench(state)).find(({ id }) => id === renewal)?.name ?? renewal} is given ${kmLeft === undefined ? several(yearsLeft, 'year') : `${kmLeft} km`} more`,
 };

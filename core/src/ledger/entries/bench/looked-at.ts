@@ -26,6 +26,7 @@ export const lookedAt: EntryRules<LookedAt> = {
     void draft.findings.set(look, { finding, ...(note === undefined ? {} : { note }), ...mark }),
   stop: () => 'bench',
   minutes: 'of-what-comes-next',
+  fills: ({ look }) => [look],
   leavesOpen: ({ findings }) =>
     [...findings].flatMap(([id, { finding, note }]) => {
       const look = LOOKS.find((one) => one.id === id);

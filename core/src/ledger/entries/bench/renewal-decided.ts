@@ -49,6 +49,7 @@ export const renewalDecided: EntryRules<RenewalDecided> = {
   },
   stop: () => 'bench',
   minutes: 'of-what-comes-next',
+  fills: ({ renewals }) => renewals,
   leavesOpen: (state) =>
     [...state.renewals].flatMap(([id, { doIt, reason }]) => {
       const one = doIt === 'later' ? renewalOn(state, id) : undefined;

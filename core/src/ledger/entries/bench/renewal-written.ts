@@ -36,5 +36,6 @@ export const renewalWritten: EntryRules<RenewalWritten> = {
   },
   stop: () => 'bench',
   minutes: 'of-what-comes-next',
+  fills: ({ renewal }) => [renewal.id],
   words: ({ renewal }) => `Put up for now or later: the ${renewal.name}`,
 };

@@ -27,6 +27,7 @@ export const termsSet: EntryRules<TermsSet> = {
   },
   stop: () => 'bench',
   minutes: 'of-what-comes-next',
+  fills: () => ['terms'],
   words: ({ yearsIn, budgetHours }) =>
     `Reckoned with ${yearsIn} years until the next time out${budgetHours === undefined ? '' : `, and ${budgetHours} h to spend`}`,
 };

@@ -61,6 +61,7 @@ export const unitDecided: EntryRules<UnitDecided> = {
   },
   stop: () => 'bench',
   minutes: 'of-what-comes-next',
+  fills: ({ unit }) => [unit],
   leavesOpen: ({ units, plan }) =>
     [...units].flatMap(([unit, { becomes, comesWith, causeOfDeath }]) =>
       isReplaced({ becomes, comesWith }) && causeOfDeath === undefined

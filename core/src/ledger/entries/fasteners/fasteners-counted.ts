@@ -62,6 +62,7 @@ export const fastenersCounted: EntryRules<FastenersCounted> = {
     stopOfStep(state, direction === 'out' ? operationId.open(connection) : operationId.close(connection)) ??
     (direction === 'out' ? 'strip' : 'refit'),
   minutes: 'of-what-comes-next',
+  fills: ({ connection, direction }) => [`${connection} ${direction}`],
   binds: ({ connection }) => ({ connections: [connection], been: 'counted' }),
   leavesOpen: (state) => [...mismatches(state), ...uneven(state)],
   renumbered: (state, entry) =>

@@ -63,6 +63,7 @@ export const fastenersJudged: EntryRules<FastenersJudged> = {
   },
   stop: () => 'strip',
   minutes: 'of-what-comes-next',
+  fills: ({ connection, set, condition }) => [`${connection} ${set} ${condition}`],
   binds: ({ connection }) => ({ connections: [connection], been: 'judged' }),
   words: ({ connection, count, condition, replacedBy }, { joint }) =>
     `${count} of ${joint(connection)}: ${CONDITION_WORDS[condition].toLowerCase()}${replacedBy ? `, replaced by ${replacedBy}` : ''}`,

@@ -23,5 +23,6 @@ export const keepingChosen: EntryRules<KeepingChosen> = {
   fold: (draft, { keeping }) => void (draft.keeping = keeping),
   stop: () => 'strip',
   minutes: 'of-what-comes-next',
+  fills: () => ['keeping'],
   words: ({ keeping }) => `Fasteners are kept: ${KEEPING_WORDS[keeping].toLowerCase()}`,
 };

@@ -21,6 +21,7 @@ export const patternDrawn: EntryRules<PatternDrawn> = {
   fold: (draft, { connection, pattern }) => void draft.patterns.set(connection, pattern),
   stop: () => 'strip',
   minutes: 'of-what-comes-next',
+  fills: ({ connection }) => [connection],
   binds: ({ connection }) => ({ connections: [connection], been: 'drawn' }),
   words: ({ connection }, { joint }) => `Bolt card drawn: ${joint(connection)}`,
 };

@@ -16,6 +16,7 @@ export const setDescribed: EntryRules<SetDescribed> = {
   fold: (draft, { connection, sets }) => void draft.sets.set(connection, sets),
   stop: () => 'strip',
   minutes: 'of-what-comes-next',
+  fills: ({ connection }) => [connection],
   binds: ({ connection }) => ({ connections: [connection], been: 'described' }),
   words: ({ connection, sets }, { joint }) =>
     `${sentence(joint(connection))} is held by ${sets.map(({ count, what }) => `${count} × ${what}`).join(', ')}`,

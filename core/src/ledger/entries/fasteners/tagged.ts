@@ -22,6 +22,7 @@ export const tagged: EntryRules<Tagged> = {
   fold: (draft, { connection, tag }) => void draft.tags.set(connection, tag),
   stop: () => 'strip',
   minutes: 'of-what-comes-next',
+  fills: ({ connection }) => [connection],
   binds: ({ connection }) => ({ connections: [connection], been: 'tagged' }),
   renumbered: (state, entry) =>
     tagIsOn(state, entry.connection, entry.tag) === undefined ? entry : { ...entry, tag: nextTag(state) },

@@ -61,6 +61,7 @@ export const fillPlanned: EntryRules<FillPlanned> = {
     }),
   stop: () => 'refit',
   minutes: 'of-what-comes-next',
+  fills: ({ circuit }) => [circuit],
   binds: ({ circuit }) => ({ circuits: [circuit], been: 'planned to be filled' }),
   words: ({ circuit, freezingC, school, priming }, naming) =>
     [

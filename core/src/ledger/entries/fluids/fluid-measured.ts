@@ -69,6 +69,7 @@ export const fluidMeasured: EntryRules<FluidMeasured> = {
   },
   stop: (_, { direction }) => (direction === 'out' ? 'strip' : 'refit'),
   minutes: 'of-what-comes-next',
+  fills: ({ circuit, direction, onTop }) => (onTop ? [] : [`${circuit} ${direction}`]),
   binds: ({ circuit, joint }) => ({
     circuits: [circuit],
     ...(joint === undefined ? {} : { connections: [joint] }),

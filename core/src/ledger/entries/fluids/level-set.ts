@@ -48,6 +48,7 @@ export const levelSet: EntryRules<LevelSet> = {
     }),
   stop: (state) => (state.attempts.length > 0 ? 'first-start' : 'refit'),
   minutes: 'of-what-comes-next',
+  fills: ({ circuit }) => [circuit],
   binds: ({ circuit }) => ({ circuits: [circuit], been: 'set to its level' }),
   words: ({ circuit, addedL, celsius, note }, naming) =>
     `Level of ${naming.circuit(circuit)} set${addedL === 0 ? '' : `, ${addedL} l ${addedL > 0 ? 'added' : 'let out'}`}${

@@ -15,5 +15,6 @@ export const machineMeasured: EntryRules<MachineMeasured> = {
   fold: (draft, { plane, mm }) => void draft.measured.set(plane, mm),
   stop: (state) => stopOf(state),
   minutes: 'by-itself',
+  fills: ({ plane }) => [plane],
   words: ({ plane, mm }) => `${mm} mm to the ${PLANES[plane].words}`,
 };

@@ -37,6 +37,7 @@ export const movesTaken: EntryRules<MovesTaken> = {
   },
   stop: () => 'lift',
   minutes: 'by-itself',
+  fills: () => ['moves'],
   words: ({ out, then = [] }) => {
     const count = out.length + then.reduce((sum, leg) => sum + leg.out.length, 0);
     return `The lift goes by ${several(count, 'move')} worked out for this machine`;

@@ -19,5 +19,6 @@ export const pageMarked: EntryRules<PageMarked> = {
   },
   stop: () => 'survey',
   minutes: 'of-what-comes-next',
+  fills: ({ file, page }) => [`${file} ${page}`],
   words: ({ file, page }, { state }) => `Page ${page} of “${state.literature.get(file)?.title ?? 'a file'}” drawn on`,
 };

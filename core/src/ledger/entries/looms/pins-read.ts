@@ -21,5 +21,6 @@ export const pinsRead: EntryRules<PinsRead> = {
   fold: (draft, { loom, pins }) => void draft.pins.set(loom, pins),
   stop: () => 'bench',
   minutes: 'of-what-comes-next',
+  fills: ({ loom }) => [loom],
   words: ({ loom, pins }) => `Pin table of ${LOOM_WORDS[loom]}: ${several(pins.length, 'pin')}`,
 };

@@ -31,5 +31,6 @@ export const splicesPlanned: EntryRules<SplicesPlanned> = {
   },
   stop: () => 'bench',
   minutes: 'of-what-comes-next',
+  fills: () => ['steps'],
   words: ({ steps }) => `Put into the plan: ${several(steps.length, 'splice')}`,
 };

@@ -87,6 +87,7 @@ export const partPlaced: EntryRules<PartPlaced> = {
   },
   stop: () => 'bench',
   minutes: 'of-what-comes-next',
+  fills: ({ owner, part }) => [`${owner} ${part}`],
   leavesOpen: ({ placed, work }) =>
     [...placed.values()].flatMap(({ part, place, where, waitsFor }) =>
       place === 'machine-shop' || waitsFor

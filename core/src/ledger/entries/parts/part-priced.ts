@@ -31,6 +31,7 @@ export const partPriced: EntryRules<PartPriced> = {
   },
   stop: () => 'bench',
   minutes: 'of-what-comes-next',
+  fills: ({ need }) => [need],
   words: ({ need, supplier, priceCents }, { state }) =>
     `${state.needs.get(need)?.name ?? 'A part'}${supplier === undefined ? '' : ` from ${supplier}`}${priceCents === undefined ? '' : ` at ${(priceCents / 100).toFixed(2)}`}`,
 };

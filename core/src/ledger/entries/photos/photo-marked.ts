@@ -17,5 +17,6 @@ export const photoMarked: EntryRules<PhotoMarked> = {
   },
   stop: () => 'strip',
   minutes: 'of-what-comes-next',
+  fills: ({ photo }) => [photo],
   words: () => 'Photo drawn on',
 };

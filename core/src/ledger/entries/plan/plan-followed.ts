@@ -83,5 +83,6 @@ export const planFollowed: EntryRules<PlanFollowed> = {
   },
   stop: () => 'plan',
   minutes: 'of-what-comes-next',
+  fills: ({ half }) => [half],
   words: () => 'Another plan is followed',
 };

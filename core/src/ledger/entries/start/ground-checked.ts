@@ -46,6 +46,7 @@ export const groundChecked: EntryRules<GroundChecked> = {
     }),
   stop: () => 'first-start',
   minutes: 'of-what-comes-next',
+  fills: ({ connection }) => [connection],
   binds: ({ connection }) => ({ connections: [connection], been: 'looked at' }),
   leavesOpen: (state) =>
     groundsOf(state).flatMap(({ connection, check }) =>

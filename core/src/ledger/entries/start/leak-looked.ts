@@ -39,6 +39,7 @@ export const leakLooked: EntryRules<LeakLooked> = {
   afterHandover: true,
   stop: () => 'first-start',
   minutes: 'of-what-comes-next',
+  fills: ({ connection }) => [connection],
   binds: ({ connection }) => ({ connections: [connection], been: 'looked at for leaks' }),
   leavesOpen: (state): readonly OpenItem[] =>
     [...state.leaks].flatMap(([id, { is }]) => {

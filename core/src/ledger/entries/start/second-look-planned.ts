@@ -35,6 +35,7 @@ export const secondLookPlanned: EntryRules<SecondLookPlanned> = {
   afterHandover: true,
   stop: () => 'handover',
   minutes: 'of-what-comes-next',
+  fills: ({ look }) => [look],
   words: ({ what, dueOn, afterKm }) =>
     `Second look: ${what}${dueOn === undefined ? '' : `, on ${dueOn}`}${afterKm === undefined ? '' : `, after ${afterKm} km`}`,
 };
