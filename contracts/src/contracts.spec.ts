@@ -66,6 +66,9 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     lines: [{ sort: 'hangs', words: 'Engine on the hoist' }],
     added: 'The 36 spanner is at the lathe',
   },
+  'help-called': { kind: 'help-called', text: 'Bring the 36 spanner', operation: 'open:upper-hose', who: 'Tobias' },
+  'help-answered': { kind: 'help-answered', call: '0b9d1bd6-7c0e-4a1b-9a52-0f5f6f2c1a11' },
+  'second-signer-asked': { kind: 'second-signer-asked', holdPoint: 'pre-lift', asked: true },
   'shift-read': { kind: 'shift-read', shift: '0b9d1bd6-7c0e-4a1b-9a52-0f5f6f2c1a11' },
   'warm-up-noted': {
     kind: 'warm-up-noted',
@@ -381,9 +384,11 @@ describe('ledger entries', () => {
         'purpose',
         'reading',
         'added',
+        'who',
       ],
       ...['went', 'not', 'readingMm', 'belt', 'from', 'to', 'accepted', 'figureMm'],
       ...['supplier', 'priceCents', 'leadDays', 'expectedOn', 'causeOfDeath', 'budgetCents', 'budgetHours'],
+      ...(entry.kind === 'help-called' ? ['operation'] : []),
       // A reason for leaving something is asked for by core: renewing it needs none.
       ...(entry.kind === 'renewal-decided' || entry.kind === 'part-placed' ? ['reason'] : []),
     ]);

@@ -57,6 +57,9 @@ import { causeFoundSchema } from './entries/start/cause-found.js';
 import { codesReadSchema } from './entries/start/codes-read.js';
 import { leakLookedSchema } from './entries/start/leak-looked.js';
 import { shiftHandedOverSchema } from './entries/record/shift-handed-over.js';
+import { helpAnsweredSchema } from './entries/crew/help-answered.js';
+import { helpCalledSchema } from './entries/crew/help-called.js';
+import { secondSignerAskedSchema } from './entries/steps/second-signer-asked.js';
 import { shiftReadSchema } from './entries/record/shift-read.js';
 import { warmUpNotedSchema } from './entries/start/warm-up-noted.js';
 import { secondLookDoneSchema } from './entries/start/second-look-done.js';
@@ -140,6 +143,9 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'warm-up-noted': warmUpNotedSchema,
   'shift-handed-over': shiftHandedOverSchema,
   'shift-read': shiftReadSchema,
+  'help-called': helpCalledSchema,
+  'help-answered': helpAnsweredSchema,
+  'second-signer-asked': secondSignerAskedSchema,
   'second-look-planned': secondLookPlannedSchema,
   'second-look-done': secondLookDoneSchema,
   'issue-opened': issueOpenedSchema,

@@ -100,6 +100,12 @@ const said: { readonly [Kind in EntryKind]: readonly [Omit<Extract<EntryBody, { 
     { lines: [{ sort: 'leave', words: 'Battery isolated' }], added: 'Mind the dog' },
     /^Shift handed over: 1 line\. Mind the dog$/,
   ],
+  'help-called': [
+    { text: 'Bring the 36 spanner', operation: `open:${joint}`, who: 'Tobias' },
+    /^Called Tobias to Pull off the upper radiator hose.*: Bring the 36 spanner$/,
+  ],
+  'help-answered': [{ call: 'nobody' }, /^Seen to: a call$/],
+  'second-signer-asked': [{ holdPoint: 'pre-lift', asked: true }, /^Two sign at: /],
   'shift-read': [{ shift: 'nobody' }, /^Read and taken over: /],
   'warm-up-noted': [
     { point: 'charging', words: 'It charges', is: 'not-yet', reading: 12.4 },

@@ -57,12 +57,15 @@ import type { CauseFound } from './entries/start/cause-found.js';
 import type { CodesRead } from './entries/start/codes-read.js';
 import type { LeakLooked } from './entries/start/leak-looked.js';
 import type { ShiftHandedOver } from './entries/record/shift-handed-over.js';
+import type { HelpAnswered } from './entries/crew/help-answered.js';
+import type { HelpCalled } from './entries/crew/help-called.js';
 import type { ShiftRead } from './entries/record/shift-read.js';
 import type { WarmUpNoted } from './entries/start/warm-up-noted.js';
 import type { SecondLookDone } from './entries/start/second-look-done.js';
 import type { SecondLookPlanned } from './entries/start/second-look-planned.js';
 import type { HeightSet } from './entries/steps/height-set.js';
 import type { HoldPointSigned } from './entries/steps/hold-point-signed.js';
+import type { SecondSignerAsked } from './entries/steps/second-signer-asked.js';
 import type { OperationDone } from './entries/steps/operation-done.js';
 import type { OperationSkipped } from './entries/steps/operation-skipped.js';
 import type { OperationStuck } from './entries/steps/operation-stuck.js';
@@ -136,6 +139,9 @@ export type EntryBody =
   | WarmUpNoted
   | ShiftHandedOver
   | ShiftRead
+  | HelpCalled
+  | HelpAnswered
+  | SecondSignerAsked
   | SecondLookPlanned
   | SecondLookDone
   | IssueOpened

@@ -30,6 +30,15 @@ export interface Gate {
   readonly holdPoint: HoldPoint;
   readonly blockers: readonly Blocker[];
   readonly signed?: Mark;
+  /** Two people look and sign. */
+  readonly twoSign: boolean;
+  /** The first of two has signed. */
+  readonly firstOfTwo?: Mark;
+}
+
+/** What the hold point `id` of a job is called. */
+export function holdPointName({ work }: JobState, id: HoldPointId): string {
+  return work.plan.map.holdPoints.find((point) => point.id === id)?.name ?? id;
 }
 
 /** The gate `id` of a job, computed from its edges and its ledger. */
@@ -48,7 +57,14 @@ export function gateOf(state: JobState, id: HoldPointId): Gate {
   });
   if (id === 'pre-start' && heldTo(state, 2)) blockers.push(...groundBlockers(state));
   if (id === 'pre-start' && heldTo(state, 5)) blockers.push(...lookBlockers(state), ...adjustBlockers(state));
-  return { holdPoint, blockers, ...(progress?.is === 'done' ? { signed: progress } : {}) };
+  const first = state.firstSigned.get(id);
+  return {
+    holdPoint,
+    blockers,
+    ...(progress?.is === 'done' ? { signed: progress } : {}),
+    twoSign: state.twoSign.has(id),
+    ...(first ? { firstOfTwo: first } : {}),
+  };
 }
 
 /** Grounds that were off and nobody has looked at since, or looked at and found bad. */

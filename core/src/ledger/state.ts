@@ -4,6 +4,7 @@ import type {
   Connection,
   ConnectionId,
   FastenerSet,
+  HoldPointId,
   JobPlan,
   MachineHeight,
   PartId,
@@ -40,6 +41,7 @@ import type { Loom } from './entries/looms/pins-read.js';
 import type { PartToOrder } from './entries/parts/part-needed.js';
 import type { Photo } from './entries/photos/photo-taken.js';
 import type { FollowedPlan } from './entries/plan/plan-followed.js';
+import type { Call } from './entries/crew/help-called.js';
 import type { Shift } from './entries/record/shift-handed-over.js';
 import type { Note } from './entries/record/noted.js';
 import type { GroundCheck } from './entries/start/ground-checked.js';
@@ -153,6 +155,11 @@ export interface JobRecord {
   readonly loads: readonly LoadReading[];
   /** The moves the lift goes by, where they were worked out for this machine. */
   readonly moves?: MovesOut;
+  /** Hold points that two sign, and those of them that the first of the two has signed. */
+  readonly twoSign: ReadonlySet<HoldPointId>;
+  readonly firstSigned: ReadonlyMap<HoldPointId, Mark>;
+  /** What somebody at a step called for, by the entry that did. */
+  readonly calls: ReadonlyMap<string, Call>;
   /** The last hand-over of a shift. */
   readonly shift?: Shift;
   readonly handedOver?: Mark & { readonly note?: string };
@@ -211,6 +218,9 @@ export function emptyRecord(): JobRecord {
     warmUp: new Map(),
     secondLooks: new Map(),
     issues: new Map(),
+    twoSign: new Set(),
+    firstSigned: new Map(),
+    calls: new Map(),
     plans: new Map(),
     loads: [],
   };

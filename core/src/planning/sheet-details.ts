@@ -23,6 +23,7 @@ export function detailsOf(state: JobState, operation: Operation): StepDetails {
     figures: [
       ...(connection ? ofJoint(operation, connection, setsOf(state, connection.id)) : []),
       ...(circuit ? [ofFluid(operation, circuit)] : []),
+      ...(holdPoint && state.twoSign.has(holdPoint.id) ? ['two people look and sign'] : []),
       ...(operation.measures ? [`measure: ${SEAT_WORDS[operation.measures].name.toLowerCase()}`] : []),
       ...pagesFor(state, operation).map(
         ({ title, page, words }) => `see “${title}”, page ${page}${words === undefined ? '' : `: ${words}`}`,

@@ -1,11 +1,13 @@
 import {
   carrying,
   circuitsNow,
+  holdPointName,
   conditionsInForce,
   halfTight,
   isDone,
   looseBolts,
   nextUp,
+  openCalls,
   stuckSteps,
   SHIFT_SORTS,
   type JobState,
@@ -65,6 +67,10 @@ export function shiftReport(state: JobState): readonly ShiftLine[] {
       ...halfTight(state).map(({ words }) => `Half-tight: ${words}`),
       ...stuckSteps(state).map(({ title }) => `Stuck: ${title}`),
       ...[...state.issues.values()].flatMap(({ title, closed }) => (closed ? [] : [title])),
+      ...[...state.firstSigned]
+        .filter(([id]) => !isDone(state, operationId.hold(id)))
+        .map(([id, { by }]) => `Signed by ${by} alone, a second has to look: ${holdPointName(state, id)}`),
+      ...openCalls(state).map(({ by, text }) => `${by} called for: ${text}`),
       ...looseBolts(state).map(({ where }) => `A bolt without a home${where ? `, found: ${where}` : ''}`),
     ],
     next: [nextUp(state)?.operation.title ?? 'Nothing is left to do'],

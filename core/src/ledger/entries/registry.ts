@@ -58,6 +58,9 @@ import { causeFound } from './start/cause-found.js';
 import { codesRead } from './start/codes-read.js';
 import { leakLooked } from './start/leak-looked.js';
 import { shiftHandedOver } from './record/shift-handed-over.js';
+import { helpAnswered } from './crew/help-answered.js';
+import { helpCalled } from './crew/help-called.js';
+import { secondSignerAsked } from './steps/second-signer-asked.js';
 import { shiftRead } from './record/shift-read.js';
 import { warmUpNoted } from './start/warm-up-noted.js';
 import { secondLookDone } from './start/second-look-done.js';
@@ -138,6 +141,9 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'warm-up-noted': warmUpNoted,
   'shift-handed-over': shiftHandedOver,
   'shift-read': shiftRead,
+  'help-called': helpCalled,
+  'help-answered': helpAnswered,
+  'second-signer-asked': secondSignerAsked,
   'second-look-planned': secondLookPlanned,
   'second-look-done': secondLookDone,
   'issue-opened': issueOpened,

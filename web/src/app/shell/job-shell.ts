@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input } from '@angular/core';
 import { RouterLink, RouterOutlet } from '@angular/router';
 import { MatButton } from '@angular/material/button';
+import { Calls } from './calls';
 import { ShiftToRead } from './shift-to-read';
 import { StepCard } from './step-card';
 import { AtTheJob } from '../session/at-the-job';
@@ -21,7 +22,7 @@ import { Selection } from '../session/selection';
 /** Around every stop of one job: the journey on the left, the stop's work, the picked step on the right, the hold line below. */
 @Component({
   selector: 'bl-job-shell',
-  imports: [StepCard, HeldUpEntries, HoldLine, JourneyRail, MatButton, RouterLink, RouterOutlet, ShiftToRead],
+  imports: [Calls, StepCard, HeldUpEntries, HoldLine, JourneyRail, MatButton, RouterLink, RouterOutlet, ShiftToRead],
   providers: [
     AtTheJob,
     Awake,

@@ -6,6 +6,7 @@ import arrived from '@tabler/icons/outline/package-import.svg';
 import back from '@tabler/icons/outline/arrow-back-up.svg';
 import bag from '@tabler/icons/outline/package.svg';
 import bench from '@tabler/icons/outline/tools.svg';
+import call from '@tabler/icons/outline/speakerphone.svg';
 import camera from '@tabler/icons/outline/camera.svg';
 import check from '@tabler/icons/outline/check.svg';
 import down from '@tabler/icons/outline/arrow-big-down-lines.svg';
@@ -46,6 +47,7 @@ const DRAWN = {
   back,
   bag,
   bench,
+  call,
   camera,
   check,
   down,

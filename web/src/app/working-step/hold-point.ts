@@ -1,5 +1,5 @@
 import { several } from '@brisk/core/words';
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatExpansionModule } from '@angular/material/expansion';
@@ -38,15 +38,15 @@ const HOLD_BUZZ_MS = [120, 80, 120];
 export class HoldPoint {
   readonly holdPoint = input.required<HoldPointId>();
   readonly state = input.required<JobState>();
-  readonly signed = output();
   private readonly joints = inject(JointActions);
   private readonly recorder = inject(Recorder);
   private readonly person = inject(Person);
   private readonly desk = inject(Desk);
 
   protected readonly gate = computed(() => gateOf(this.state(), this.holdPoint()));
-  protected readonly confirmed = linkedSignal<HoldPointId, ReadonlySet<string>>({
-    source: this.holdPoint,
+  /** What was confirmed, by one pair of eyes: the second of two confirms it all again. */
+  protected readonly confirmed = linkedSignal<string, ReadonlySet<string>>({
+    source: () => `${this.holdPoint()} ${this.gate().firstOfTwo?.by}`,
     computation: () => new Set(),
   });
   protected readonly signer = computed(() => this.person.in(this.desk.job()?.crew ?? []));
@@ -63,8 +63,9 @@ export class HoldPoint {
     })).filter(({ blockers }) => blockers.length > 0),
   );
   protected readonly missing = computed(() => {
-    const { blockers, holdPoint } = this.gate();
+    const { blockers, holdPoint, firstOfTwo } = this.gate();
     if (blockers.length > 0) return `${several(blockers.length, 'step')} missing`;
+    if (firstOfTwo?.by === this.signer()) return `${firstOfTwo.by} has signed: now somebody else`;
     const looks = holdPoint.confirmations.filter(({ id }) => !this.confirmed().has(id)).length;
     return looks > 0 ? `${several(looks, 'look')} to confirm` : '';
   });
@@ -93,13 +94,17 @@ export class HoldPoint {
     });
   }
 
+  protected askSecond(): void {
+    const { id, name } = this.gate().holdPoint;
+    this.recorder.record(`Two sign: ${name}`, { kind: 'second-signer-asked', holdPoint: id, asked: true });
+  }
+
   protected sign(): void {
     const { holdPoint } = this.gate();
-    const ok = this.recorder.record(`Signed: ${holdPoint.name}`, {
+    this.recorder.record(`Signed: ${holdPoint.name}`, {
       kind: 'hold-point-signed',
       holdPoint: holdPoint.id,
       confirmed: [...this.confirmed()],
     });
-    if (ok) this.signed.emit();
   }
 }

@@ -83,6 +83,26 @@ describe('what is asked before it is written down', () => {
     ]);
   });
 
+  it('what somebody is called for, and who', async () => {
+    const { view, sent, askings, actions } = await asked({
+      wanted: 'Lend a hand',
+      words: 'Bring the 36 spanner',
+      who: 'Tobias',
+    });
+    const operation = view.desk.state()?.work.operations.get('open:airbox-bolts');
+    if (!operation) throw new Error('No step');
+    await actions.call(operation);
+    const [wanted, , who] = askings[0]?.questions ?? [];
+    expect(wanted?.choices?.map(({ words }) => words)).toEqual([
+      'Lend a hand',
+      ...operation.tools.map((tool) => `Bring the ${tool}`),
+    ]);
+    expect(who?.choices?.map(({ words }) => words)).toEqual(['Whoever is free', 'Tobias']);
+    expect(await sent()).toMatchObject([
+      { kind: 'help-called', text: 'Bring the 36 spanner', operation: operation.id, who: 'Tobias' },
+    ]);
+  });
+
   it('what ties it down that the map did not have, between which ends', async () => {
     const answers = {
       name: 'the strap behind the head',

@@ -1,5 +1,5 @@
 import { inject, Injectable, Injector, signal } from '@angular/core';
-import { oneOf, text } from '@brisk/contracts/fields';
+import { LONGEST, oneOf, optionalName, text } from '@brisk/contracts/fields';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { leftToItself, type JobState, type SkipMode } from '@brisk/core/ledger';
 import type { Operation } from '@brisk/core/teardown';
@@ -86,6 +86,57 @@ export class StepActions {
 
   /** Minutes at the step in hand, for whoever asks how much time was lost. */
   readonly stepMinutes = signal(0);
+
+  /** Somebody is called to the step: to bring one of its tools, to lend a hand, or for what is said in words. */
+  async call({ id, title, tools }: Operation): Promise<void> {
+    const others = (this.desk.job()?.crew ?? []).filter((name) => name !== this.desk.me());
+    const wanted = ['Lend a hand', ...tools.map((tool) => `Bring the ${tool}`)];
+    const answers = await this.asker.ask({
+      title: `Call somebody to: ${title}`,
+      words: 'It stands on every device at this job until somebody is on it. It is no way to stop work: shout.',
+      questions: [
+        {
+          field: 'wanted',
+          label: 'What for?',
+          as: 'choice',
+          schema: oneOf(wanted).label('This'),
+          choices: wanted.map((words) => ({ value: words, words })),
+          initial: 'Lend a hand',
+        },
+        {
+          field: 'words',
+          label: 'Or in words',
+          as: 'line',
+          schema: optionalName().label('This'),
+          hint: 'Bring the 36 spanner',
+        },
+        ...(others.length > 0
+          ? [
+              {
+                field: 'who',
+                label: 'Who?',
+                as: 'choice' as const,
+                schema: oneOf(['', ...others]).label('This'),
+                choices: [
+                  { value: '', words: 'Whoever is free' },
+                  ...others.map((name) => ({ value: name, words: name })),
+                ],
+                initial: '',
+              },
+            ]
+          : []),
+      ],
+      action: 'Call',
+    });
+    if (!answers) return;
+    const { words, wanted: chosen, who } = answers;
+    this.recorder.record('Called', {
+      kind: 'help-called',
+      text: String(words === undefined || words === '' ? chosen : words).slice(0, LONGEST.name),
+      operation: id,
+      ...(who === undefined || who === '' ? {} : { who: String(who) }),
+    });
+  }
 
   async note(operation?: Operation): Promise<void> {
     const answers = await this.asker.ask({

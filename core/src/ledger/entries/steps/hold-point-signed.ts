@@ -1,6 +1,6 @@
 import type { HoldPointId } from '../../../connection-map/index.js';
 import { operationId } from '../../../teardown/index.js';
-import { gateOf } from '../../gates.js';
+import { gateOf, holdPointName } from '../../gates.js';
 import { holding } from '../../reading.js';
 import { NOTHING, refuse } from '../../refusal.js';
 import { stopOfStep } from '../../stops.js';
@@ -14,7 +14,7 @@ export interface HoldPointSigned {
 }
 
 export const holdPointSigned: EntryRules<HoldPointSigned> = {
-  mayFollow(state, { holdPoint, confirmed }) {
+  mayFollow(state, { holdPoint, confirmed, by }) {
     const gate = gateOf(state, holdPoint);
     if (gate.signed) return refuse('twice', `“${gate.holdPoint.name}” is signed already.`);
     const held = holdPoint === 'pre-lift' ? holding(state) : [];
@@ -27,13 +27,17 @@ export const holdPointSigned: EntryRules<HoldPointSigned> = {
     const [first] = gate.blockers;
     if (first)
       return refuse('gate', `${length} ${length === 1 ? 'step is' : 'steps are'} missing; first: ${first.words}.`);
+    if (gate.firstOfTwo?.by === by)
+      return refuse('gate', `${by} has signed as the first of two. Somebody else looks and signs.`);
     const missing = gate.holdPoint.confirmations.find(({ id }) => !confirmed.includes(id));
     return missing ? refuse('gate', `Not confirmed: ${missing.words}.`) : NOTHING;
   },
-  fold: (draft, { holdPoint }, mark) => void draft.progress.set(operationId.hold(holdPoint), { is: 'done', ...mark }),
+  fold(draft, { holdPoint }, mark) {
+    if (draft.twoSign.has(holdPoint) && !draft.firstSigned.has(holdPoint)) draft.firstSigned.set(holdPoint, mark);
+    else draft.progress.set(operationId.hold(holdPoint), { is: 'done', ...mark });
+  },
   stop: (state, { holdPoint }) => stopOfStep(state, operationId.hold(holdPoint)) ?? 'strip',
   minutes: 'by-itself',
   binds: ({ holdPoint }) => ({ operations: [operationId.hold(holdPoint)] }),
-  words: ({ holdPoint }, { state }) =>
-    `Signed: ${state.work.plan.map.holdPoints.find(({ id }) => id === holdPoint)?.name ?? holdPoint}`,
+  words: ({ holdPoint }, { state }) => `Signed: ${holdPointName(state, holdPoint)}`,
 };

@@ -43,6 +43,18 @@ describe('who works', () => {
     expect(view.text()).not.toContain('A plan needs at least one person.');
   });
 
+  it('has two sign where that is ticked, at once and back again', async () => {
+    const view = await open();
+    const box = () =>
+      [...view.element.querySelectorAll('bl-two-sign mat-checkbox')].find((one) => one.textContent?.includes('lift'));
+    expect(box()).toBeDefined();
+    for (const asked of [true, false]) {
+      box()?.querySelector('input')?.click();
+      await view.settle();
+      expect(view.server.entries.at(-1)).toMatchObject({ kind: 'second-signer-asked', holdPoint: 'pre-lift', asked });
+    }
+  });
+
   it('are helpers too, each once and no more than find room', async () => {
     const view = await open();
     const add = async (name: string) => {

@@ -21,6 +21,7 @@ import { choicesOf } from '../../ui/choice';
 import { EntryField } from '../../ui/entry-field';
 import { PickOne } from '../../ui/pick-one';
 import { TickList } from '../../ui/tick-list';
+import { TwoSign } from './two-sign';
 import { Desk } from '../../session/desk';
 import { PlanDraft } from '../../planning/plan-draft';
 import { FUEL_WORDS, ORDER_WORDS, RAISED_ON_WORDS } from '../../planning/school-words';
@@ -32,7 +33,7 @@ const MOST_HANDS = 8;
 /** Who works and until when, which school they follow, what they count against an order, and what has to wait. */
 @Component({
   selector: 'bl-crew-panel',
-  imports: [EntryField, MatButton, MatCheckbox, MatExpansionModule, MatIcon, PickOne, TickList],
+  imports: [EntryField, MatButton, MatCheckbox, MatExpansionModule, MatIcon, PickOne, TickList, TwoSign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './crew-panel.html',
   styleUrl: './crew-panel.scss',
