@@ -6,7 +6,12 @@ import { violations } from './axe';
 import { beginJob, copyOfDemoJob, hand } from './shed';
 
 interface Ledger {
-  readonly entries: readonly { readonly kind: string; readonly operation?: string; readonly text?: string }[];
+  readonly entries: readonly {
+    readonly kind: string;
+    readonly operation?: string;
+    readonly text?: string;
+    readonly tag?: number;
+  }[];
 }
 
 test('what is recorded while the server is gone is kept over a reload of the view and sent when it is back', async ({
@@ -67,7 +72,10 @@ test('two devices on one job see each other, and neither loses or doubles anythi
   await other.close();
 });
 
-test('a step both devices did is refused on the slower one, in words', async ({ browser, request }) => {
+test('of a step both devices did, the slower one is told that it is finished and what it carries already', async ({
+  browser,
+  request,
+}) => {
   const job = await beginJob(request, 'Same step');
   const slow = await browser.newPage();
   await slow.goto(`/jobs/${job}/strip`);
@@ -79,14 +87,9 @@ test('a step both devices did is refused on the slower one, in words', async ({ 
     data: {
       expectedPosition: 0,
       entries: [
-        {
-          id: crypto.randomUUID(),
-          at: new Date().toISOString(),
-          by: 'Tobias',
-          kind: 'operation-done',
-          operation: 'open:battery-negative',
-        },
-      ],
+        { kind: 'tagged', connection: 'battery-negative', tag: 7 },
+        { kind: 'operation-done', operation: 'open:battery-negative' },
+      ].map((body) => ({ id: crypto.randomUUID(), at: new Date().toISOString(), by: 'Tobias', ...body })),
     },
   });
   await slow.unroute('**/api/**');
@@ -94,10 +97,17 @@ test('a step both devices did is refused on the slower one, in words', async ({ 
     timeout: 20_000,
   });
   await slow.getByRole('button', { name: /held up/ }).click();
-  await slow.getByRole('button', { name: 'Drop it' }).click();
+  const held = (words: string) => slow.getByRole('alert').getByRole('listitem').filter({ hasText: words });
+  await held('finished already').getByRole('button', { name: 'Drop it' }).click();
   await slow.getByRole('dialog').getByRole('button', { name: 'Drop it' }).click();
-  const { entries } = (await (await request.get(`/api/jobs/${job}/ledger`)).json()) as Ledger;
-  expect(entries.filter(({ kind }) => kind === 'operation-done')).toHaveLength(1);
+  await expect(held('finished already')).toHaveCount(0);
+  await expect(held('Tag 1 on')).toContainText('Tobias was there meanwhile: “Tag 7 on the battery negative lead”');
+  await held('Tag 1 on').getByRole('button', { name: 'Mine is right' }).click();
+  const ledger = async () => ((await (await request.get(`/api/jobs/${job}/ledger`)).json()) as Ledger).entries;
+  await expect
+    .poll(async () => (await ledger()).flatMap((entry) => (entry.kind === 'tagged' ? [entry.tag] : [])))
+    .toEqual([7, 1]);
+  expect((await ledger()).filter(({ kind }) => kind === 'operation-done')).toHaveLength(1);
   await slow.close();
 });
 

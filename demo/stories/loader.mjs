@@ -64,5 +64,11 @@ export function loader() {
     wrench: 'three-eighths',
     read: { value: 21.5, unit: 'N·m' },
   });
+  crew.write('Ines', 1, { kind: 'second-signer-asked', holdPoint: 'pre-start', asked: true });
+  crew.write('Ines', 1, {
+    kind: 'help-called',
+    text: 'Bring the straight edge from the lathe',
+    operation: 'torque:deck-rear',
+  });
   return crew;
 }

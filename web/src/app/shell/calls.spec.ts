@@ -10,7 +10,7 @@ const call = () =>
 describe('a call from another step', () => {
   it('stands with who called, for what and where, until somebody is on it', async () => {
     const { text, press, server } = await openView(Calls, [call()]);
-    expect(text()).toMatch(/Tobias for Ines.*Bring the 36 spanner.*at: Unbolt the battery negative lead/s);
+    expect(text()).toMatch(/Tobias calls Ines.*Bring the 36 spanner.*at: Unbolt the battery negative lead/s);
     await press('I am on it: Bring the 36 spanner');
     expect(text()).toBe('');
     expect(server.entries.at(-1)).toMatchObject({ kind: 'help-answered', by: 'Ines' });

@@ -18,7 +18,9 @@ const CALL_BUZZ_MS = [200, 100, 200];
     @for (call of open(); track call.entry) {
       <section class="call" role="status" [class.mine]="call.by === desk.me()">
         <p>
-          <strong>{{ call.by === desk.me() ? 'You called' : call.by }}{{ call.who ? ' for ' + call.who : '' }}</strong>
+          <strong
+            >{{ call.by === desk.me() ? 'You called' : call.by + ' calls' }}{{ call.who ? ' ' + call.who : '' }}</strong
+          >
           <span class="text">{{ call.text }}</span>
           <span class="soft">{{ call.at }}{{ call.step ? ', at: ' + call.step : '' }}</span>
         </p>

@@ -108,7 +108,7 @@ export class StepActions {
           label: 'Or in words',
           as: 'line',
           schema: optionalName().label('This'),
-          hint: 'Bring the 36 spanner',
+          hint: 'Such as: bring the 36 spanner',
         },
         ...(others.length > 0
           ? [

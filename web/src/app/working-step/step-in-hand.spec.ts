@@ -108,7 +108,7 @@ describe('the step in hand', () => {
     expect(view.text()).toContain('Two people look and sign here');
     await looked();
     await view.press('Sign as Ines');
-    expect(view.text()).toMatch(/Ines has looked and signed\.\s+Somebody else looks and signs too\./);
+    expect(view.text()).toMatch(/Ines has looked and signed\.\s+Now somebody else: change over at the bottom\./);
     await looked();
     expect((pressable(view.element, 'Ines has signed: now somebody else') as HTMLButtonElement).disabled).toBe(true);
     TestBed.inject(Person).choose('Tobias');
