@@ -25,10 +25,10 @@ test('the application starts without the server, a job opened before is worked o
     await hand(page).locator('button.done').click();
     const second = await hand(page).getByRole('heading', { level: 1 }).textContent();
     // The whole application is on the device once its worker has it.
-    await page.evaluate(async () => {
-      await navigator.serviceWorker.ready;
-      while (navigator.serviceWorker.controller === null) await new Promise((soon) => setTimeout(soon, 50));
-    });
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+    // A page that was on its way while its worker began is taken on by it at the next load.
+    await page.reload();
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
     await expect
       .poll(
         () =>
