@@ -1,12 +1,15 @@
 import { X509Certificate } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
-import { request } from 'node:https';
+import { createServer, request, type Server } from 'node:https';
+import type { AddressInfo } from 'node:net';
+import { connect } from 'node:tls';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import { serve } from './serve.js';
 import { settingsFrom } from './settings.js';
 import { CertificateError, certificateFor } from './tls/certificate.js';
+import { renewed } from './tls/renewal.js';
 
 let folder: string;
 beforeEach(() => {
@@ -61,6 +64,41 @@ describe('a certificate of the shop’s', () => {
     [{ BRISK_TLS_CERT: 'a.pem' }, /go together/],
   ])('%j is refused in words', (environment, words) => {
     expect(() => settingsFrom(environment)).toThrow(words);
+  });
+});
+
+describe('a certificate that runs out while the server runs', () => {
+  /** The certificate a new line is opened with. */
+  const servedBy = (server: Server) =>
+    new Promise<string>((resolve, reject) => {
+      const { port } = server.address() as AddressInfo;
+      const line = connect({ port, host: '127.0.0.1', rejectUnauthorized: false }, () => {
+        resolve((line.getPeerX509Certificate()?.toString() ?? '').trim());
+        line.destroy();
+      });
+      line.on('error', reject);
+    });
+
+  it('is taken over from what is there by then, and kept where there is none', async () => {
+    const first = await certificateFor('self', folder, ['old.local'], TODAY);
+    const server = createServer(first);
+    await new Promise<void>((up) => server.listen(0, '127.0.0.1', up));
+    const lines: string[] = [];
+    const logger = pino({ level: 'warn' }, { write: (line: string) => void lines.push(line) });
+    try {
+      expect(await servedBy(server)).toBe(first.cert.trim());
+      const next = await certificateFor('self', folder, ['old.local'], inDays(380));
+      await renewed(server, () => Promise.resolve(next), inDays(380), logger);
+      expect(await servedBy(server)).toBe(next.cert.trim());
+      expect(lines).toEqual([]);
+      await renewed(server, () => Promise.reject(new CertificateError('it ran out')), inDays(380), logger);
+      expect(await servedBy(server)).toBe(next.cert.trim());
+      expect(lines.join('')).toContain('it ran out');
+      await renewed(server, () => Promise.resolve({ ...next, until: inDays(390) }), inDays(380), logger);
+      expect(lines.at(-1)).toContain('runs out on');
+    } finally {
+      server.close();
+    }
   });
 });
 

@@ -14,6 +14,7 @@ import { newCode } from './people/secrets.js';
 import { sweepShelves } from './shelf/sweep.js';
 import type { Settings } from './settings.js';
 import { certificateFor } from './tls/certificate.js';
+import { renewed } from './tls/renewal.js';
 
 const DAY_MS = 86_400_000;
 /** How long a line nobody speaks on is kept open. */
@@ -46,8 +47,9 @@ export async function serve(
   { finishWithinMs = FINISH_WITHIN_MS, pool = poolOf(), room }: Ways = {},
 ): Promise<Running> {
   const now = () => new Date();
-  const certificate =
-    settings.tls && (await certificateFor(settings.tls, join(settings.dataFolder, 'tls'), settings.names ?? [], now()));
+  const { tls } = settings;
+  const certified = tls && (() => certificateFor(tls, join(settings.dataFolder, 'tls'), settings.names ?? [], now()));
+  const certificate = await certified?.();
   const database = await openDatabase(settings.dataFolder);
   const incomingFolder = join(settings.dataFolder, 'incoming');
   // What was coming in when a server was killed did not come in.
@@ -75,7 +77,8 @@ export async function serve(
     backup: () => backups?.status() ?? {},
     closing: () => closing,
   });
-  const server: Server = certificate ? createSecureServer(certificate, app) : createServer(app);
+  const secure = certificate && createSecureServer(certificate, app);
+  const server: Server = secure ?? createServer(app);
   answerUnreadable(server);
   // Longer than any client waits between two questions: it never asks just as the line is dropped.
   server.keepAliveTimeout = KEPT_OPEN_MS;
@@ -94,7 +97,10 @@ export async function serve(
     void sweepShelves(database, { photos, literature }, now()).catch((error: unknown) =>
       logger.error(error, 'No files were swept'),
     );
-  const daily = setInterval(sweep, DAY_MS);
+  const daily = setInterval(() => {
+    sweep();
+    if (secure && certified) void renewed(secure, certified, now(), logger);
+  }, DAY_MS);
   daily.unref();
   void caughtUp.then(sweep);
   const { port } = server.address() as AddressInfo;
