@@ -58,6 +58,24 @@ describe('a hold point that two sign', () => {
     ).toMatch(/signed already/);
   });
 
+  it('is looked at by both again when one more is found between the two', () => {
+    const half = writtenBy(ines, asked, sign(asked));
+    const found = writtenBy(ines, half, {
+      kind: 'connection-found',
+      connection: {
+        id: 'strap',
+        name: 'the strap behind the head',
+        kind: 'ground',
+        between: ['engine', 'body'],
+        station: 'bay-top',
+        height: 'either',
+      },
+      alreadyOpen: true,
+    });
+    expect(gateOf(found, 'pre-lift')).toMatchObject({ twoSign: true });
+    expect(gateOf(found, 'pre-lift').firstOfTwo).toBeUndefined();
+  });
+
   it('comes back to its first signature when the second is taken back', () => {
     const half = writtenBy(ines, asked, sign(asked));
     const whole = writtenBy(tobias, half, sign(half));

@@ -56,8 +56,10 @@ export const connectionFound: EntryRules<ConnectionFound> = {
     draft.found.push(asFound(connection));
     rework(draft);
     if (alreadyOpen) draft.progress.set(operationId.open(connection.id), { is: 'done', ...mark });
-    if (!allLifted(draft)) draft.progress.delete(operationId.hold('pre-lift'));
-    draft.progress.delete(operationId.hold('pre-start'));
+    for (const holdPoint of allLifted(draft) ? (['pre-start'] as const) : (['pre-lift', 'pre-start'] as const)) {
+      draft.progress.delete(operationId.hold(holdPoint));
+      draft.firstSigned.delete(holdPoint);
+    }
   },
   stop: () => 'strip',
   minutes: 'of-what-comes-next',
