@@ -92,23 +92,30 @@ describe('a schedule', () => {
     expect(planned.steps.find(({ operation }) => operation.id === 'for-two')?.endMin).toBeLessThanOrEqual(10);
   });
 
-  it('gives a step to who stands there already, and else to who has been free for the shortest time', () => {
-    const plan = asListed(
-      problem({
-        operations: [
-          plainStep('long', { station: 'front', minutes: minutes(4) }),
-          plainStep('short', { station: 'cabin', minutes: minutes(2) }),
-          plainStep('there', { station: 'front', minutes: minutes(1) }),
-          plainStep('elsewhere', { station: 'bay-top', minutes: minutes(1) }),
-        ],
-        precedence: [edge('long', 'there'), edge('short', 'there'), edge('there', 'elsewhere')],
-      }),
-    );
-    const by = (id: string) => plan.steps.find(({ operation }) => operation.id === id)?.people;
-    expect(by('there')).toEqual(by('long'));
-    // Both are free when it begins; the other has stood about since minute two.
-    expect(by('elsewhere')).toEqual(by('there'));
-  });
+  it.each([
+    ['first', 'front', 4, 2],
+    ['second', 'cabin', 2, 4],
+  ] as const)(
+    'gives a step to the %s of the crew, who stands there already, and else to who has been free for the shortest time',
+    (_who, station, atFront, inCabin) => {
+      const plan = asListed(
+        problem({
+          operations: [
+            plainStep('front', { station: 'front', minutes: minutes(atFront) }),
+            plainStep('cabin', { station: 'cabin', minutes: minutes(inCabin) }),
+            plainStep('there', { station, minutes: minutes(1) }),
+            plainStep('elsewhere', { station: 'bay-top', minutes: minutes(1) }),
+          ],
+          precedence: [edge('front', 'there'), edge('cabin', 'there'), edge('there', 'elsewhere')],
+        }),
+      );
+      const by = (id: string) => plan.steps.find(({ operation }) => operation.id === id)?.people;
+      expect(by('front')).not.toEqual(by('cabin'));
+      expect(by('there')).toEqual(by(station));
+      // Both are free when it begins; the other has stood about since minute two.
+      expect(by('elsewhere')).toEqual(by('there'));
+    },
+  );
 
   it('lets somebody work up to the minute they leave, and again from the minute they are back', () => {
     const away = [{ fromMin: 4, untilMin: 10 }];
