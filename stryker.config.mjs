@@ -7,7 +7,9 @@ export default {
   mutate: [`core/src/${folder}/**/*.ts`, '!core/src/**/*.spec.ts'],
   ignorePatterns: ['dist', '.brisk', '.angular', 'web', 'server', 'e2e', 'docs', 'demo/photos', 'test-results'],
   coverageAnalysis: 'perTest',
-  concurrency: 2,
+  // What is made as a file is loaded, words and tables for the most part: every test would have to run for each of them.
+  ignoreStatic: true,
+  concurrency: Number(process.env.MUTANTS_AT_ONCE ?? 2),
   reporters: ['clear-text', 'json'],
   jsonReporter: { fileName: `.brisk/mutants-${folder}.json` },
   clearTextReporter: { logTests: false, reportTests: false },
