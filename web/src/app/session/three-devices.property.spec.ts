@@ -121,22 +121,15 @@ function placeOf(entry: LedgerEntry): string | undefined {
 
 const saidBy = ({ id: _id, at: _at, by: _by, ...body }: LedgerEntry) => JSON.stringify(body);
 
-/** Pairs of entries of which the later took the place of the earlier although its writer did not know of it. */
+/** Entries that took the place of what their writers did not know of, and what stood there. */
 function unawares(entries: readonly LedgerEntry[], knew: ReadonlyMap<string, ReadonlySet<string>>): readonly string[] {
   const back = new Set(entries.flatMap((entry) => (entry.kind === 'corrected' ? [entry.corrects] : [])));
-  return entries.flatMap((later, index) =>
-    entries
-      .slice(0, index)
-      .filter(
-        (earlier) =>
-          placeOf(later) !== undefined &&
-          placeOf(earlier) === placeOf(later) &&
-          !back.has(earlier.id) &&
-          saidBy(earlier) !== saidBy(later) &&
-          !knew.get(later.id)?.has(earlier.id),
-      )
-      .map((earlier) => `${saidBy(later)} over ${saidBy(earlier)}`),
-  );
+  return entries.flatMap((later, index) => {
+    const place = placeOf(later);
+    const stood = entries.slice(0, index).findLast((one) => placeOf(one) === place && !back.has(one.id));
+    const isNews = stood && saidBy(stood) !== saidBy(later) && !knew.get(later.id)?.has(stood.id);
+    return place !== undefined && isNews ? [`${saidBy(later)} over ${saidBy(stood)}`] : [];
+  });
 }
 
 const RUNS = Number(process.env['SHED_RUNS'] ?? 40);
