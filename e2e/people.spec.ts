@@ -87,10 +87,14 @@ test('a shop gets its people, a tablet is let in by a code, two change over on i
     });
 
     await test.step('who is put out is out, and what they recorded meanwhile stays on the device', async () => {
+      // Out of reach of the server, or the tablet would know at once.
+      await tablet.context().setOffline(true);
       await page.goto('/people');
       await page.getByRole('button', { name: 'Put out: Ines' }).click();
       await expect(page.getByText('Put out; the name stays in the ledgers.')).toBeVisible();
       await hand(tablet).locator('button.done').click();
+      await expect(tablet.getByRole('contentinfo', { name: 'Hold line' })).toContainText('kept on this device');
+      await tablet.context().setOffline(false);
       await expect(tablet.getByRole('heading', { name: 'Who is it?' })).toBeVisible();
       await expect(tablet.getByRole('button', { name: 'Ines' })).toBeHidden();
       await tablet.getByRole('button', { name: /^Tobias/ }).click();
