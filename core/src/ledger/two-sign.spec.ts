@@ -100,6 +100,15 @@ describe('a call', () => {
     expect(refused(answered, answer)).toBe('Tobias is on it already.');
   });
 
+  it('is refused where so many are open that they would cover the work', () => {
+    let full = start;
+    for (let calls = 0; calls < 6; calls += 1) full = writtenBy(ines, full, call);
+    expect(refused(full, call)).toMatch(/^6 calls are open\. See to one of them first/);
+    expect(
+      refused(writtenBy(tobias, full, { kind: 'help-answered', call: openCalls(full)[0]?.entry ?? '' }), call),
+    ).toBe('');
+  });
+
   it('is ended by who called', () => {
     expect(refused(writtenBy(ines, called, answer), answer)).toBe('Ines needs it no more.');
   });

@@ -10,6 +10,7 @@ import {
 } from '../ledger/index.js';
 import { RULES_NOW } from '../connection-map/index.js';
 import { usualMap } from '../layouts/index.js';
+import { detailsOf } from '../planning/index.js';
 import { entriesForNext } from '../testing/crew.js';
 import { shiftReport } from './index.js';
 
@@ -71,6 +72,24 @@ describe('the end of a shift', () => {
       words: 'Penetrant',
     } as never);
     expect(of(stuck, 'open')).toEqual([expect.stringMatching(/^Stuck: /)]);
+  });
+
+  it('tells who was called for what, and what only the first of two has signed', () => {
+    const ready = until((state) => nextUp(state)?.operation.holdPoint === 'made-safe');
+    const half = written(
+      ready,
+      'Ines',
+      { kind: 'second-signer-asked', holdPoint: 'made-safe', asked: true },
+      { kind: 'hold-point-signed', holdPoint: 'made-safe', confirmed: [] },
+      { kind: 'help-called', text: 'Bring the 36 spanner' },
+    );
+    expect(of(half, 'open')).toEqual([
+      'Signed by Ines alone, a second has to look: Made safe',
+      'Ines called for: Bring the 36 spanner',
+    ]);
+    const sheet = half.work.operations.get('hold:made-safe');
+    expect(sheet && detailsOf(half, sheet).figures).toEqual(['two people look and sign']);
+    expect(sheet && detailsOf(ready, sheet).figures).toEqual([]);
   });
 
   it('is read once by each who goes on, not by who wrote it, and not an older one', () => {

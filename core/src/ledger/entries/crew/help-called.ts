@@ -1,5 +1,5 @@
 import type { OperationId } from '../../../teardown/index.js';
-import { NOTHING, unknown } from '../../refusal.js';
+import { NOTHING, refuse, unknown } from '../../refusal.js';
 import type { JobState, Mark } from '../../state.js';
 import { stopOfStep } from '../../stops.js';
 import type { EntryRules } from '../entry-rules.js';
@@ -22,14 +22,21 @@ export interface Call extends Mark {
   readonly answered?: Mark;
 }
 
+/** More of them would cover the work on every device. */
+const MOST_OPEN = 6;
+
 /** Calls nobody has taken on yet, first to last. */
 export function openCalls({ calls }: JobState): readonly Call[] {
   return [...calls.values()].filter(({ answered }) => !answered);
 }
 
 export const helpCalled: EntryRules<HelpCalled> = {
-  mayFollow: ({ work }, { operation }) =>
-    operation === undefined || work.operations.has(operation) ? NOTHING : unknown('step', operation),
+  mayFollow(state, { operation }) {
+    if (operation !== undefined && !state.work.operations.has(operation)) return unknown('step', operation);
+    return openCalls(state).length < MOST_OPEN
+      ? NOTHING
+      : refuse('sense', `${MOST_OPEN} calls are open. See to one of them first, or say that it is no longer needed.`);
+  },
   fold: (draft, { text, operation, who }, mark) =>
     void draft.calls.set(mark.entry, {
       text,
