@@ -1,13 +1,14 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { violations } from './axe';
 import { demoJob } from './shed';
+import { open, test } from './tablet';
 
 test('no question of the survey and no form of the map has a fault of access', async ({ page, request }) => {
-  await page.goto('/survey');
+  await open(page, '/survey');
   await page.getByRole('button', { name: /Transverse front engine/ }).click();
   await page.getByRole('button', { name: /Petrol, carburettor/ }).click();
   expect(await violations(page), 'question').toEqual([]);
-  await page.goto(`/jobs/${await demoJob(request, 'Minibus')}/survey`);
+  await open(page, `/jobs/${await demoJob(request, 'Minibus')}/survey`);
   await page.getByRole('button', { name: /^The upper radiator hose/ }).click();
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   expect(await violations(page), 'connection').toEqual([]);
@@ -18,7 +19,7 @@ test('no question of the survey and no form of the map has a fault of access', a
 
 test('no sheet over a view has a fault of access', async ({ page, request }) => {
   const minibus = await demoJob(request, 'Minibus');
-  await page.goto(`/jobs/${minibus}/strip`);
+  await open(page, `/jobs/${minibus}/strip`);
   for (const key of ['?', 'x', 's', 'n', 'f']) {
     await page.getByRole('heading', { level: 1 }).waitFor();
     await page.keyboard.press(key);
@@ -35,7 +36,7 @@ test('no sheet over a view has a fault of access', async ({ page, request }) => 
 });
 
 test('targets on the working screen are large enough for gloves', async ({ page, request }) => {
-  await page.goto(`/jobs/${await demoJob(request, 'Minibus')}/strip`);
+  await open(page, `/jobs/${await demoJob(request, 'Minibus')}/strip`);
   const done = page.locator('button.done');
   await done.waitFor();
   const boxes = await page

@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { RESULT_WORDS } from '@brisk/core/first-start';
 import {
   asOneJoint,
@@ -14,27 +14,32 @@ import {
   surveyMachine,
   workedByCrew,
 } from './shed';
+import { open, test } from './tablet';
 
 const LONG = 'x'.repeat(2_001);
 
-test('the survey says what is missing and keeps what was typed', async ({ page }) => {
-  await page.goto('/survey');
-  await surveyMachine(page, /Small utility machine/, /Up off the deck/);
-  await page.getByRole('button', { name: 'Work out the plan' }).click();
-  for (const words of ['Machine is missing.', 'Job is missing.', 'Somebody has to be on it.'])
-    await expect(page.getByText(words)).toBeVisible();
-  await page.getByRole('textbox', { name: 'Machine' }).fill('x'.repeat(121));
-  await page.getByLabel('Job', { exact: true }).fill('Kept');
-  await page.getByLabel('Crew').fill(' , ,');
-  await page.getByRole('button', { name: 'Work out the plan' }).click();
-  await expect(page.getByText('Machine is too long: 120 characters at most.')).toBeVisible();
-  await expect(page.getByText('Somebody has to be on it.')).toBeVisible();
-  await expect(page.getByLabel('Job', { exact: true })).toHaveValue('Kept');
-  await expect(page).toHaveURL(/\/survey$/);
+test.describe('on a device of its own', () => {
+  test.use({ newDevice: true });
+
+  test('the survey says what is missing and keeps what was typed', async ({ page }) => {
+    await open(page, '/survey');
+    await surveyMachine(page, /Small utility machine/, /Up off the deck/);
+    await page.getByRole('button', { name: 'Work out the plan' }).click();
+    for (const words of ['Machine is missing.', 'Job is missing.', 'Somebody has to be on it.'])
+      await expect(page.getByText(words)).toBeVisible();
+    await page.getByRole('textbox', { name: 'Machine' }).fill('x'.repeat(121));
+    await page.getByLabel('Job', { exact: true }).fill('Kept');
+    await page.getByLabel('Crew').fill(' , ,');
+    await page.getByRole('button', { name: 'Work out the plan' }).click();
+    await expect(page.getByText('Machine is too long: 120 characters at most.')).toBeVisible();
+    await expect(page.getByText('Somebody has to be on it.')).toBeVisible();
+    await expect(page.getByLabel('Job', { exact: true })).toHaveValue('Kept');
+    await expect(page).toHaveURL(/\/survey$/);
+  });
 });
 
 test('the survey keeps everything when the server is gone, and sends it once', async ({ page }) => {
-  await page.goto('/survey');
+  await open(page, '/survey');
   await surveyMachine(page, /Small utility machine/, /Up off the deck/);
   await nameJob(page, 'Marram Tug', 'Tug: sent once', 'Ines');
   await page.route('**/api/jobs', (route) => route.abort());
@@ -46,7 +51,7 @@ test('the survey keeps everything when the server is gone, and sends it once', a
 });
 
 test('the sheets over a step say what is missing', async ({ page, request }) => {
-  await page.goto(`/jobs/${await demoJob(request, 'Minibus')}/strip`);
+  await open(page, `/jobs/${await demoJob(request, 'Minibus')}/strip`);
   await hand(page).getByRole('button', { name: 'Stuck' }).click();
   await page.getByRole('button', { name: 'Record it' }).click();
   await expect(page.getByText('What happened? One touch above says it.')).toBeVisible();
@@ -81,7 +86,7 @@ test('the sheets over a step say what is missing', async ({ page, request }) => 
 test('litres that are none are refused at the drain', async ({ page, request }) => {
   const job = await beginJob(request, 'Litres');
   await workedByCrew(request, job, (state) => isNext(state, 'drain'));
-  await page.goto(`/jobs/${job}/strip`);
+  await open(page, `/jobs/${job}/strip`);
   const step = hand(page);
   const litres = page.locator('input[name=litres]');
   await litres.fill('a bucket');
@@ -100,7 +105,7 @@ test('litres that are none are refused at the drain', async ({ page, request }) 
 
 test('parts to order and attempts say what is missing or makes no sense', async ({ page, request }) => {
   const deicer = await copyOfDemoJob(request, 'De-icer');
-  await page.goto(`/jobs/${deicer}/bench/parts`);
+  await open(page, `/jobs/${deicer}/bench/parts`);
   await page.getByRole('button', { name: 'Something to buy' }).click();
   await page.getByLabel('How many').fill('0');
   await page.getByRole('button', { name: 'Put it on the list' }).click();
@@ -110,7 +115,7 @@ test('parts to order and attempts say what is missing or makes no sense', async 
   await page.getByLabel('How many').fill('1.5');
   await expect(page.getByText('How many has to be a whole number.')).toBeVisible();
 
-  await page.goto(`/jobs/${deicer}/first-start`);
+  await open(page, `/jobs/${deicer}/first-start`);
   await page.getByRole('button', { name: 'Record the attempt' }).click();
   for (const words of [
     'Volts at rest is missing.',
@@ -150,7 +155,7 @@ test('a torque without a value, and one that is none, are refused', async ({ pag
     });
     expect(answer.status(), await answer.text()).toBe(200);
   }
-  await page.goto(`/jobs/${job}/refit`);
+  await open(page, `/jobs/${job}/refit`);
   await expect(page.getByRole('heading', { name: 'Torque the bulkhead heat shield' })).toBeVisible();
   await page.getByLabel('Or what it showed').fill('75 Nm');
   await page.getByRole('button', { name: 'Bolt 1 clicked' }).click();
@@ -169,7 +174,7 @@ test('a torque without a value, and one that is none, are refused', async ({ pag
 });
 
 test('a broken bundle is refused in words and nothing is taken in', async ({ page }, info) => {
-  await page.goto('/yard');
+  await open(page, '/yard');
   const before = await page.getByRole('listitem').count();
   const bring = async (name: string, content: string) => {
     const file = info.outputPath(name);
@@ -186,9 +191,9 @@ test('a broken bundle is refused in words and nothing is taken in', async ({ pag
 });
 
 test('an unknown job and an unknown address say where to go', async ({ page }) => {
-  await page.goto('/jobs/00000000-0000-4000-8000-000000000000/strip');
+  await open(page, '/jobs/00000000-0000-4000-8000-000000000000/strip');
   await expect(page.getByRole('heading', { name: 'This job is not here' })).toBeVisible();
-  await page.goto('/no/such/view');
+  await open(page, '/no/such/view');
   await page.getByRole('link', { name: 'To the yard' }).click();
   await expect(page.getByRole('heading', { name: 'Yard' })).toBeVisible();
 });

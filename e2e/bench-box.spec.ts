@@ -1,6 +1,7 @@
 import { burstOf, simulatedBox, type BoxReading } from '@brisk/core/instrument';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { choose, copyOfDemoJob } from './shed';
+import { open, test } from './tablet';
 
 /** Readings of an engine with a dirty plug, as a real box would send them. */
 function readings(): readonly BoxReading[] {
@@ -26,7 +27,7 @@ test('a real box sends JSON lines: its burst is drawn, recorded with its trace, 
   };
   await send(0, 5);
   const job = await copyOfDemoJob(request, 'De-icer');
-  await page.goto(`/jobs/${job}/first-start`);
+  await open(page, `/jobs/${job}/first-start`);
   await page.getByRole('button', { name: 'Bench box' }).click();
   await page.getByRole('button', { name: 'Look for boxes' }).click();
   await choose(page, 'Which box', `Box ${box}`);
@@ -47,7 +48,7 @@ test('a real box sends JSON lines: its burst is drawn, recorded with its trace, 
 
 test('what we know is changed, and the trouble board goes by it', async ({ page, request }) => {
   const job = await copyOfDemoJob(request, 'De-icer');
-  await page.goto(`/jobs/${job}/first-start/known`);
+  await open(page, `/jobs/${job}/first-start/known`);
   await page.getByLabel('Look for a cause or a test').fill('air in the fuel');
   await page.getByRole('button', { name: /^Change There is air in the fuel/ }).click();
   await page.getByLabel('How often, against the others').fill('0');

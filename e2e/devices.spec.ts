@@ -1,9 +1,10 @@
 import type { JobWithLedger } from '@brisk/contracts/job';
 import { foldLedger } from '@brisk/core/ledger';
 import { applyEdit } from '@brisk/core/map-edit';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { violations } from './axe';
 import { beginJob, copyOfDemoJob, hand } from './shed';
+import { open, test } from './tablet';
 
 interface Ledger {
   readonly entries: readonly {
@@ -20,7 +21,7 @@ test('what is recorded while the server is gone is kept over a reload of the vie
 }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
   const before = ((await (await request.get(`/api/jobs/${job}/ledger`)).json()) as Ledger).entries.length;
-  await page.goto(`/jobs/${job}/strip`);
+  await open(page, `/jobs/${job}/strip`);
   const first = (await hand(page).getByRole('heading', { level: 1 }).textContent()) ?? '';
   await page.route('**/api/**', (route) => route.abort());
   await hand(page).locator('button.done').click();
@@ -44,10 +45,14 @@ test('what is recorded while the server is gone is kept over a reload of the vie
   expect(kept).toBe(3);
 });
 
-test('two devices on one job see each other, and neither loses or doubles anything', async ({ browser, request }) => {
+test('two devices on one job see each other, and neither loses or doubles anything', async ({
+  browser,
+  page: one,
+  request,
+}) => {
   const job = await beginJob(request, 'Two devices');
-  const [one, other] = await Promise.all([browser.newPage(), browser.newPage()]);
-  await one.goto(`/jobs/${job}/strip`);
+  const other = await browser.newPage();
+  await open(one, `/jobs/${job}/strip`);
   await other.goto(`/jobs/${job}/strip`);
   await expect(hand(other)).toBeVisible();
   await hand(one).locator('button.done').click();
@@ -68,17 +73,15 @@ test('two devices on one job see each other, and neither loses or doubles anythi
       ((await (await request.get(`/api/jobs/${job}/ledger`)).json()) as Ledger).entries.map(({ kind }) => kind),
     )
     .toEqual(['fasteners-counted', 'tagged', 'operation-done', 'noted']);
-  await one.close();
   await other.close();
 });
 
 test('of a step both devices did, the slower one is told that it is finished and what it carries already', async ({
-  browser,
+  page: slow,
   request,
 }) => {
   const job = await beginJob(request, 'Same step');
-  const slow = await browser.newPage();
-  await slow.goto(`/jobs/${job}/strip`);
+  await open(slow, `/jobs/${job}/strip`);
   await expect(hand(slow)).toBeVisible();
   await slow.route('**/api/**', (route) => route.abort());
   await hand(slow).locator('button.done').click();
@@ -108,7 +111,6 @@ test('of a step both devices did, the slower one is told that it is finished and
     .poll(async () => (await ledger()).flatMap((entry) => (entry.kind === 'tagged' ? [entry.tag] : [])))
     .toEqual([7, 1]);
   expect((await ledger()).filter(({ kind }) => kind === 'operation-done')).toHaveLength(1);
-  await slow.close();
 });
 
 test('what the map lost while a device was away is held up by name, and all the rest is written', async ({
@@ -116,7 +118,7 @@ test('what the map lost while a device was away is held up by name, and all the 
   request,
 }) => {
   const id = await copyOfDemoJob(request, 'Minibus');
-  await page.goto(`/jobs/${id}/strip`);
+  await open(page, `/jobs/${id}/strip`);
   const title = (await hand(page).getByRole('heading', { level: 1 }).textContent()) ?? '';
   await page.route('**/api/**', (route) => route.abort());
   await page.keyboard.press('b');
@@ -158,7 +160,7 @@ test('what the map lost while a device was away is held up by name, and all the 
 
 test('everything on the strip goes by keyboard, and the last thing can be taken back', async ({ page, request }) => {
   const job = await beginJob(request, 'Keyboard');
-  await page.goto(`/jobs/${job}/strip`);
+  await open(page, `/jobs/${job}/strip`);
   await expect(hand(page)).toContainText('Unbolt the battery negative lead');
   await page.keyboard.press('d');
   await expect(hand(page)).toContainText('Let the fuel pressure down');
@@ -181,7 +183,7 @@ test('a bundle brought in by hand stands in the yard', async ({ page, request },
   const file = info.outputPath('sweeper.brisk.json');
   const { writeFileSync } = await import('node:fs');
   writeFileSync(file, await (await request.get(`/api/jobs/${job}/bundle`)).text());
-  await page.goto('/yard');
+  await open(page, '/yard');
   await page.locator('input[type=file]').setInputFiles(file);
   await expect(page.getByRole('status').filter({ hasText: '0 entries taken in' })).toBeVisible();
 });

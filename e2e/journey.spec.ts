@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { RESULT_WORDS, type StartResult } from '@brisk/core/first-start';
 import { nextUp, unsettled, setCountOf, stopOf, unevenWords, type JobState } from '@brisk/core/ledger';
 import {
@@ -15,12 +15,15 @@ import {
   surveyMachine,
   workedByCrew,
 } from './shed';
+import { open, test } from './tablet';
 
 /** Why the joint whose torque is next is not torqued: its set does not come out even. */
 function unevenTorque(state: JobState): string | undefined {
   const { kind, connection } = nextUp(state)?.operation ?? {};
   return kind === 'torque' ? unevenWords(setCountOf(state, connection ?? '')) : undefined;
 }
+
+test.use({ newDevice: true });
 
 test('one machine, from survey to running and handed over', async ({ page, request }) => {
   test.setTimeout(240_000);
@@ -29,12 +32,14 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     // What this page recorded last is with the server before anybody elsewhere goes on from there.
     await page.waitForFunction(() => !Object.keys(localStorage).some((key) => key.startsWith('brisk-outbox:')));
     await workedByCrew(request, /jobs\/([^/]+)/.exec(page.url())?.[1] ?? '', until);
-    await page.reload();
+    const { pathname } = new URL(page.url());
+    await open(page, '/yard');
+    await open(page, pathname);
     await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
   };
 
   await test.step('Yard and survey', async () => {
-    await page.goto('/yard');
+    await open(page, '/yard');
     await page.getByRole('link', { name: 'New job' }).click();
     await surveyMachine(page, /Longitudinal front engine, automatic/, /Engine with gearbox Out of the top/);
     await nameJob(page, 'Corvane Tug 5, baggage tractor no. 3', 'Tractor: knocks when hot');

@@ -1,10 +1,11 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { beginJob, copyOfDemoJob } from './shed';
+import { open, test } from './tablet';
 
 test('the way is found, shown move by move, and becomes the steps of the lift', async ({ page, request }) => {
   // A way is looked for beside other browsers here.
   const LOOKS = { timeout: 25_000 };
-  await page.goto(`/jobs/${await beginJob(request, 'Lift: by moves', 'longitudinal-manual')}/lift/way`);
+  await open(page, `/jobs/${await beginJob(request, 'Lift: by moves', 'longitudinal-manual')}/lift/way`);
   await expect(page.getByText('at the tightest on its way')).toBeVisible(LOOKS);
   await page.getByRole('button', { name: '25 mm', exact: true }).click();
   const moves = page.locator('.moves li');
@@ -20,7 +21,7 @@ test('the way is found, shown move by move, and becomes the steps of the lift', 
 });
 
 test('a stand is dragged until the weight leaves it, and back', async ({ page, request }) => {
-  await page.goto(`/jobs/${await beginJob(request, 'Lift: stands')}/lift/balance`);
+  await open(page, `/jobs/${await beginJob(request, 'Lift: stands')}/lift/balance`);
   const stand = page.locator('path.stand').first();
   const box = await stand.boundingBox();
   if (!box) throw new Error('There is no stand.');
@@ -35,7 +36,7 @@ test('a stand is dragged until the weight leaves it, and back', async ({ page, r
 });
 
 test('the simulated scale is read live, and what it reads is written down', async ({ page, request }) => {
-  await page.goto(`/jobs/${await copyOfDemoJob(request, 'Tractor 3')}/lift`);
+  await open(page, `/jobs/${await copyOfDemoJob(request, 'Tractor 3')}/lift`);
   await page.getByRole('button', { name: 'Simulated scale' }).click();
   await page.getByRole('button', { name: 'Comes up even' }).click();
   await expect(page.locator('.live .big')).toHaveText(/^[1-9]\d*$/);
@@ -48,13 +49,13 @@ test('the simulated scale is read live, and what it reads is written down', asyn
 test('the gear of the shop is written down once for every lift', async ({ page, request }) => {
   const job = await beginJob(request, 'Lift: gear');
   const sling = `Blue sling ${job.slice(0, 4)}`;
-  await page.goto(`/jobs/${job}/lift/gear`);
+  await open(page, `/jobs/${job}/lift/gear`);
   await page.getByRole('button', { name: 'Another sling' }).click();
   await page.getByLabel('What it is called').fill(sling);
   await page.getByLabel('Rated, kg').fill('1500');
   await page.getByLabel('Length, mm').fill('1400');
   await page.getByRole('button', { name: 'Write it down' }).last().click();
   await expect(page.getByText(sling)).toBeVisible();
-  await page.goto(`/jobs/${job}/lift/rig`);
+  await open(page, `/jobs/${job}/lift/rig`);
   await expect(page.getByText(sling)).toBeVisible();
 });

@@ -1,12 +1,13 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { beginJob, LOOM_NOTES, LOOM_NOTES_PDF } from './shed';
+import { open, test } from './tablet';
 
 test('a page is found by its words, drawn on, pinned to a joint, and opened from the step in hand', async ({
   page,
   request,
 }) => {
   const job = await beginJob(request, 'Literature');
-  await page.goto(`/jobs/${job}/literature`);
+  await open(page, `/jobs/${job}/literature`);
   await page.locator('input[name=literature]').setInputFiles([
     { name: 'tug-loom-notes.pdf', mimeType: 'application/pdf', buffer: LOOM_NOTES_PDF },
     { name: 'no.pdf', mimeType: 'application/pdf', buffer: Buffer.from('Torque table') },
@@ -51,9 +52,9 @@ test('a page is found by its words, drawn on, pinned to a joint, and opened from
   await page.reload();
   await expect(page.getByRole('button', { name: /^Take off: .*battery negative/ })).toBeVisible();
 
-  await page.goto(`/jobs/${job}/strip`);
+  await open(page, `/jobs/${job}/strip`);
   await page.getByRole('link', { name: /tug-loom-notes, page 3: Which are long/ }).click();
   await expect(page).toHaveURL(new RegExp(`/literature/${LOOM_NOTES}/3$`));
-  await page.goto(`/find?q=long one`);
+  await open(page, `/find?q=long one`);
   await expect(page.getByRole('link', { name: /Long one.*page 3 of “tug-loom-notes”/ })).toBeVisible();
 });

@@ -1,5 +1,6 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { beginJob, choose, copyOfDemoJob, draftOnDevice, hand } from './shed';
+import { open, test } from './tablet';
 
 /** Minutes until the finish, as the page says them. */
 async function finish(page: Page): Promise<number> {
@@ -50,38 +51,42 @@ async function framesDrawn(page: Page): Promise<number> {
   );
 }
 
-test('a search in the worker finds a better order while the page goes on drawing; it is followed, versioned, printed and still there after a reload', async ({
-  page,
-  request,
-}) => {
-  const job = await beginJob(request, 'Planned');
-  await page.goto(`/jobs/${job}/plan`);
-  const before = await finish(page);
-  await page.getByRole('button', { name: 'Find a better order' }).click();
-  await expect(page.getByText(/tried, best so far/)).toBeVisible();
-  expect(await framesDrawn(page)).toBeGreaterThan(5);
-  // The first look ends by itself; the longer one is long enough to be stopped by hand on any machine.
-  await expect(page.getByText('Not followed yet.')).toBeVisible();
-  const looked = await finish(page);
-  expect(looked).toBeLessThan(before);
-  await page.getByRole('button', { name: 'Look longer' }).click();
-  await page.getByRole('button', { name: 'Stop, take the best' }).click();
-  await expect(page.getByText('Not followed yet.')).toBeVisible();
-  expect(await finish(page)).toBeLessThanOrEqual(looked);
-  await draftOnDevice(page);
-  await page.reload();
-  await expect(page.getByText('Not followed yet.')).toBeVisible();
-  await page.getByRole('button', { name: 'Follow this plan' }).click();
-  await expect(page.getByText(/Plan 1, followed since/)).toBeVisible();
-  const after = await finish(page);
-  await page.reload();
-  await expect(page.getByText(/Plan 1, followed since/)).toBeVisible();
-  expect(await finish(page)).toBe(after);
+test.describe('on a device of its own', () => {
+  test.use({ newDevice: true });
 
-  const sheet = await page.getByRole('link', { name: 'Print' }).getAttribute('href');
-  expect((await request.get(sheet ?? '')).headers()['content-type']).toContain('application/pdf');
-  await page.getByRole('link', { name: 'Begin', exact: true }).click();
-  await expect(hand(page)).toContainText('by the plan');
+  test('a search in the worker finds a better order while the page goes on drawing; it is followed, versioned, printed and still there after a reload', async ({
+    page,
+    request,
+  }) => {
+    const job = await beginJob(request, 'Planned');
+    await open(page, `/jobs/${job}/plan`);
+    const before = await finish(page);
+    await page.getByRole('button', { name: 'Find a better order' }).click();
+    await expect(page.getByText(/tried, best so far/)).toBeVisible();
+    expect(await framesDrawn(page)).toBeGreaterThan(5);
+    // The first look ends by itself; the longer one is long enough to be stopped by hand on any machine.
+    await expect(page.getByText('Not followed yet.')).toBeVisible();
+    const looked = await finish(page);
+    expect(looked).toBeLessThan(before);
+    await page.getByRole('button', { name: 'Look longer' }).click();
+    await page.getByRole('button', { name: 'Stop, take the best' }).click();
+    await expect(page.getByText('Not followed yet.')).toBeVisible();
+    expect(await finish(page)).toBeLessThanOrEqual(looked);
+    await draftOnDevice(page);
+    await page.reload();
+    await expect(page.getByText('Not followed yet.')).toBeVisible();
+    await page.getByRole('button', { name: 'Follow this plan' }).click();
+    await expect(page.getByText(/Plan 1, followed since/)).toBeVisible();
+    const after = await finish(page);
+    await page.reload();
+    await expect(page.getByText(/Plan 1, followed since/)).toBeVisible();
+    expect(await finish(page)).toBe(after);
+
+    const sheet = await page.getByRole('link', { name: 'Print' }).getAttribute('href');
+    expect((await request.get(sheet ?? '')).headers()['content-type']).toContain('application/pdf');
+    await page.getByRole('link', { name: 'Begin', exact: true }).click();
+    await expect(hand(page)).toContainText('by the plan');
+  });
 });
 
 test('a step dragged where it may not stand says what breaks; where it may it stands, is undone, redone and pinned by key', async ({
@@ -91,7 +96,7 @@ test('a step dragged where it may not stand says what breaks; where it may it st
   const job = await beginJob(request, 'Dragged');
   // Both ends of the drag have to be in sight at once.
   await page.setViewportSize({ width: 1280, height: 3200 });
-  await page.goto(`/jobs/${job}/plan`);
+  await open(page, `/jobs/${job}/plan`);
   const row = (title: string) => page.locator('bl-setup-list .row').filter({ hasText: title });
   const names = page.locator('bl-setup-list .row .step > span:first-child');
   await expect(names.first()).toBeVisible();
@@ -121,11 +126,11 @@ test('a step dragged where it may not stand says what breaks; where it may it st
 });
 
 test.describe('by touch', () => {
-  test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } });
+  test.use({ newDevice: true, hasTouch: true, viewport: { width: 820, height: 1180 } });
 
   test('a helper leaves, and the plan is made anew within a second or so', async ({ page, request }) => {
     const job = await copyOfDemoJob(request, 'Minibus');
-    await page.goto(`/jobs/${job}/plan`);
+    await open(page, `/jobs/${job}/plan`);
     await page.getByRole('button', { name: 'Crew and school' }).tap();
     await page.getByRole('button', { name: 'Without Tobias' }).tap();
     await expect(page.getByText('Without Tobias').first()).toBeVisible();
@@ -137,7 +142,7 @@ test.describe('by touch', () => {
 
 test('schools stand side by side with figures out of the worker, and one is planned', async ({ page, request }) => {
   const job = await beginJob(request, 'Schools');
-  await page.goto(`/jobs/${job}/plan/schools`);
+  await open(page, `/jobs/${job}/plan/schools`);
   const columns = page.locator('section[aria-label^="Column"]');
   await expect(columns).toHaveCount(3);
   for (const column of await columns.all()) await expect(column).toContainText(/Standing by\s*\d/, { timeout: 15_000 });

@@ -12,6 +12,8 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   forbidOnly: true,
   outputDir: '../test-results',
+  // What is built is taken as it is.
+  build: { external: ['**/dist/**'] },
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },

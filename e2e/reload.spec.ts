@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { demoJob, hand } from './shed';
+import { open, test } from './tablet';
 
 const views = [
   ['Sweeper', 'plan'],
@@ -9,7 +10,7 @@ const views = [
 
 test('a reload comes back to the same stop', async ({ page, request }) => {
   for (const [title, stop] of views) {
-    await page.goto(`/jobs/${await demoJob(request, title)}/${stop}`);
+    await open(page, `/jobs/${await demoJob(request, title)}/${stop}`);
     const heading = page.getByRole('heading').first();
     await expect(heading).toBeVisible();
     const before = await heading.textContent();
@@ -20,7 +21,7 @@ test('a reload comes back to the same stop', async ({ page, request }) => {
 });
 
 test('a step taken in hand instead of the proposed one is still in hand after a reload', async ({ page, request }) => {
-  await page.goto(`/jobs/${await demoJob(request, 'Minibus')}/strip`);
+  await open(page, `/jobs/${await demoJob(request, 'Minibus')}/strip`);
   const title = hand(page).getByRole('heading', { level: 1 });
   const proposed = (await title.textContent()) ?? '';
   await page.getByText(/other steps? possible now/).click();
@@ -31,10 +32,14 @@ test('a step taken in hand instead of the proposed one is still in hand after a 
   await expect(title).toHaveText(taken);
 });
 
-test('night colours stay over a reload', async ({ page }) => {
-  await page.goto('/yard');
-  await page.getByRole('switch', { name: 'Night' }).click();
-  await page.reload();
-  await expect(page.locator('html')).toHaveClass(/night/);
-  await expect(page.getByRole('switch', { name: 'Night' })).toBeChecked();
+test.describe('on a device of its own', () => {
+  test.use({ newDevice: true });
+
+  test('night colours stay over a reload', async ({ page }) => {
+    await open(page, '/yard');
+    await page.getByRole('switch', { name: 'Night' }).click();
+    await page.reload();
+    await expect(page.locator('html')).toHaveClass(/night/);
+    await expect(page.getByRole('switch', { name: 'Night' })).toBeChecked();
+  });
 });

@@ -13,7 +13,7 @@ import {
 } from '@brisk/core/ledger';
 import type { OperationKind } from '@brisk/core/teardown';
 import { expect, type APIRequestContext, type Locator, type Page } from '@playwright/test';
-import { entriesForNext } from '../core/src/testing/crew';
+import { entriesForNext } from '@brisk/core/testing/crew';
 
 /** A PDF of three sheets, as the demo has it, and the name it is kept under. */
 export const LOOM_NOTES_PDF = readFileSync(join(import.meta.dirname, '../demo/literature/tug-loom-notes.pdf'));

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { beginJob, copyOfDemoJob, hand } from './shed';
+import { open, test } from './tablet';
 
 interface Entry {
   readonly id: string;
@@ -51,7 +52,7 @@ const pick = (page: Page, ...files: readonly { name: string; mimeType: string; b
 
 test('bag, count and tag of a step are one touch, and one more sends them elsewhere', async ({ page, request }) => {
   const job = await beginJob(request, 'Touches');
-  await page.goto(`/jobs/${job}/strip`);
+  await open(page, `/jobs/${job}/strip`);
   await expect(hand(page)).toContainText('battery negative');
   await hand(page).locator('button.done').click();
   await expect(hand(page)).toContainText('Let the fuel pressure down');
@@ -72,7 +73,7 @@ test('photos are turned upright, made smaller, stripped of their place, and show
   request,
 }) => {
   const job = await beginJob(request, 'Photos');
-  await page.goto(`/jobs/${job}/strip`);
+  await open(page, `/jobs/${job}/strip`);
   const file = await cameraPicture();
   expect((await sharp(file).metadata()).exif).toBeDefined();
   await pick(page, { name: 'IMG_1.jpg', mimeType: 'image/jpeg', buffer: file });
@@ -85,13 +86,13 @@ test('photos are turned upright, made smaller, stripped of their place, and show
   const kept = await sharp(await (await request.get(`/api/photos/${String(taken?.['photo'])}`)).body()).metadata();
   expect(kept).toMatchObject({ width: 1_920, height: 2_560 });
   expect(kept.exif).toBeUndefined();
-  await page.goto(`/jobs/${job}/photos`);
+  await open(page, `/jobs/${job}/photos`);
   await expect(page.locator('.sheet img')).toHaveCount(1);
 });
 
 test('a file that is no picture, or half of one, is told and nothing is lost', async ({ page, request }) => {
   const job = await beginJob(request, 'No picture');
-  await page.goto(`/jobs/${job}/strip`);
+  await open(page, `/jobs/${job}/strip`);
   await pick(page, { name: 'notes.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('M8 by 25, I think') });
   await expect(page.getByText('“notes.jpg” is no picture this device can read')).toBeVisible();
   const whole = await cameraPicture();
@@ -102,7 +103,7 @@ test('a file that is no picture, or half of one, is told and nothing is lost', a
 
 test('a photo taken while the server is away is kept on the device and sent later', async ({ page, request }) => {
   const job = await beginJob(request, 'Away');
-  await page.goto(`/jobs/${job}/strip`);
+  await open(page, `/jobs/${job}/strip`);
   await expect(hand(page)).toBeVisible();
   await page.route('**/api/**', (route) => route.abort());
   const small = await sharp({ create: { width: 300, height: 200, channels: 3, background: '#338' } })
@@ -122,7 +123,7 @@ test('an arrow is drawn across a photo, given words, and stands beside the untou
   request,
 }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
-  await page.goto(`/jobs/${job}/photos`);
+  await open(page, `/jobs/${job}/photos`);
   await page.getByRole('link', { name: /Shield before it came off/ }).click();
   const canvas = page.locator('bl-marked-picture canvas').last();
   await expect(canvas).toBeVisible();
@@ -148,12 +149,11 @@ test('an arrow is drawn across a photo, given words, and stands beside the untou
 });
 
 test('two devices that count into the same bag lose nothing: the slower one is told its new number', async ({
-  browser,
+  page: slow,
   request,
 }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
-  const slow = await browser.newPage();
-  await slow.goto(`/jobs/${job}/strip?hand=open:heater-feed`);
+  await open(slow, `/jobs/${job}/strip?hand=open:heater-feed`);
   await expect(hand(slow)).toContainText('heater feed hose');
   const number = Number(await hand(slow).locator('bl-keeping-choice .figure').textContent());
   await slow.route('**/api/**', (route) => route.abort());
@@ -177,7 +177,6 @@ test('two devices that count into the same bag lose nothing: the slower one is t
       ),
     )
     .toEqual([expect.objectContaining({ bag: number + 1, kept: 'bag' })]);
-  await slow.close();
 });
 
 test('stuck is told in touches, soaks while other work goes on, and orders what it takes', async ({
@@ -185,7 +184,7 @@ test('stuck is told in touches, soaks while other work goes on, and orders what 
   request,
 }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
-  await page.goto(`/jobs/${job}/strip`);
+  await open(page, `/jobs/${job}/strip`);
   const title = (await hand(page).getByRole('heading', { level: 1 }).textContent()) ?? '';
   await page.keyboard.press('x');
   await page.getByText('Pipe broke', { exact: true }).click();
@@ -200,7 +199,7 @@ test('stuck is told in touches, soaks while other work goes on, and orders what 
 
 test('a label saved as a picture is read back from a photo, and opens its joint', async ({ page, request }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
-  await page.goto(`/jobs/${job}/bags`);
+  await open(page, `/jobs/${job}/bags`);
   await page.locator('.wall a').filter({ hasText: 'The fan shroud' }).click();
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Bag label, PNG' }).click();
@@ -211,10 +210,11 @@ test('a label saved as a picture is read back from a photo, and opens its joint'
     .extend({ top: 300, bottom: 200, left: 260, right: 240, background: '#554433' })
     .jpeg({ quality: 70 })
     .toBuffer();
-  await page.goto(`/jobs/${job}/bags`);
+  await open(page, `/jobs/${job}/bags`);
   await page.getByRole('button', { name: 'Scan a label' }).click();
   await page.locator('input[name=label-photo]').setInputFiles({ name: 'l.jpg', mimeType: 'image/jpeg', buffer: photo });
   await expect(page.getByRole('heading', { name: 'The fan shroud' })).toBeVisible({ timeout: 30_000 });
+  // As a phone that has read the label opens it.
   await page.goto(`/t/${job.slice(0, 8)}/11`);
   await expect(page).toHaveURL(new RegExp(`/jobs/${job}/bags/`));
 });
@@ -224,7 +224,7 @@ test('a number of the roll is scanned or typed onto the step, and nothing else i
   request,
 }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
-  await page.goto(`/jobs/${job}/strip`);
+  await open(page, `/jobs/${job}/strip`);
   await page.getByRole('button', { name: 'Scan a label' }).click();
   await page.locator('input[name=label-number]').fill('bag four');
   await page.getByRole('button', { name: 'Take it', exact: true }).last().click();
@@ -240,7 +240,7 @@ test('a number of the roll is scanned or typed onto the step, and nothing else i
 
 test('three loose bolts find their homes', async ({ page, request }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
-  await page.goto(`/jobs/${job}/mystery`);
+  await open(page, `/jobs/${job}/mystery`);
   await expect(page.locator('.loose [mat-list-item]')).toHaveCount(3);
   await expect(page.locator('.ranked li').first()).toContainText('front pipe bracket');
   await page.getByRole('button', { name: /swept up under the lift/ }).click();
@@ -255,7 +255,7 @@ test('three loose bolts find their homes', async ({ page, request }) => {
 
 test('what the shop learned on another machine stands at the same step', async ({ page, request }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
-  await page.goto(`/jobs/${job}/strip?hand=open:downpipe-turbo`);
+  await open(page, `/jobs/${job}/strip?hand=open:downpipe-turbo`);
   await expect(hand(page)).toContainText('House note');
   await expect(hand(page)).toContainText('Never without soaking');
   await expect(page.getByText('Fought back before').first()).toBeVisible();
@@ -263,7 +263,7 @@ test('what the shop learned on another machine stands at the same step', async (
 
 test('the record is taken back by a new entry, and the last thing by one key', async ({ page, request }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
-  await page.goto(`/jobs/${job}/record`);
+  await open(page, `/jobs/${job}/record`);
   await page.getByRole('button', { name: /^Take back: Note: Old cable ties/ }).click();
   await page.getByRole('textbox', { name: 'Reason' }).fill('Done already');
   await page.getByRole('button', { name: 'Take it back' }).click();
@@ -273,7 +273,7 @@ test('the record is taken back by a new entry, and the last thing by one key', a
 
 test('the bags go out as a spreadsheet, and the whole shop is searched', async ({ page, request }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
-  await page.goto(`/jobs/${job}/bags`);
+  await open(page, `/jobs/${job}/bags`);
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'CSV' }).click();
   const stream = await (await saved).createReadStream();
@@ -281,7 +281,7 @@ test('the bags go out as a spreadsheet, and the whole shop is searched', async (
   for await (const piece of stream) text += String(piece);
   expect(text.split('\r\n')[0]).toContain('bag,kept,joint,zone,tag,fasteners,out,in,belong here,standing,note');
   expect(text).toContain('the undertray');
-  await page.goto('/yard');
+  await open(page, '/yard');
   await page.getByRole('link', { name: 'Find' }).click();
   await page.getByRole('searchbox').fill('fan shroud');
   await expect(page.getByRole('link', { name: /The fan shroud bag \d+/ }).first()).toBeVisible();
@@ -289,7 +289,7 @@ test('the bags go out as a spreadsheet, and the whole shop is searched', async (
 
 test('the bolt card is moved by mouse and key, kept, and printed', async ({ page, request }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
-  await page.goto(`/jobs/${job}/bags/steering-pump-bolts`);
+  await open(page, `/jobs/${job}/bags/steering-pump-bolts`);
   const hole = page.getByRole('button', { name: /^Hole 2/ });
   await hole.focus();
   await page.keyboard.press('ArrowUp');

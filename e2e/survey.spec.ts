@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { beginJob, choose, copyOfDemoJob, draftOnDevice, nameJob, surveyMachine } from './shed';
+import { open, test } from './tablet';
 
 test('an ordinary machine is surveyed in 25 taps, and nobody has to know everything', async ({ page }) => {
-  await page.goto('/survey');
+  await open(page, '/survey');
   const taps = await surveyMachine(page, /Transverse front engine/, /Whole cradle/, {
     'Is there an oil cooler?': /^Yes/,
   });
@@ -15,7 +16,7 @@ test('an ordinary machine is surveyed in 25 taps, and nobody has to know everyth
 });
 
 test('what nobody knew is asked again on the survey, and the map follows', async ({ page }) => {
-  await page.goto('/survey');
+  await open(page, '/survey');
   await page.getByRole('button', { name: /Small utility machine/ }).click();
   await page.getByRole('button', { name: /Petrol, carburettor/ }).click();
   const question = page.locator('.ask h2');
@@ -37,48 +38,52 @@ test('what nobody knew is asked again on the survey, and the map follows', async
   await expect(look.locator('.question')).not.toHaveText(asked ?? '');
 });
 
-test('a map is changed, undone, kept, and stays over a reload; the next survey offers it', async ({
-  page,
-  request,
-}) => {
-  const job = await beginJob(request, 'Map: changed');
-  await page.goto(`/jobs/${job}/survey`);
-  await page.getByRole('button', { name: /^The upper radiator hose/ }).click();
-  await page.getByRole('button', { name: 'Change', exact: true }).click();
-  await page.getByRole('button', { name: 'Delete', exact: true }).click();
-  const changes = page.getByRole('region', { name: 'Changes of the map' });
-  await expect(changes).toContainText('2 fewer');
-  await page.keyboard.press('z');
-  await expect(changes).toBeHidden();
-  await page.keyboard.press('y');
-  await expect(changes).toContainText('2 fewer');
-  await draftOnDevice(page);
-  await page.reload();
-  await expect(changes).toContainText('2 fewer');
-  await changes.getByRole('button', { name: 'Keep changes' }).click();
-  await expect(changes).toBeHidden();
-  await page.reload();
-  await expect(page.getByRole('button', { name: /^The upper radiator hose/ })).toHaveCount(0);
+test.describe('on a device of its own', () => {
+  test.use({ newDevice: true });
 
-  await page.getByRole('button', { name: 'Keep as the shop’s own map' }).click();
-  await page.getByLabel('Name').fill('Test carrier, no upper hose');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText('Kept as “Test carrier, no upper hose”')).toBeVisible();
-  await page.goto('/survey');
-  await page
-    .getByRole('button', { name: /^Test carrier, no upper hose/ })
-    .first()
-    .click();
-  await page.getByRole('button', { name: /Bare engine/ }).click();
-  await nameJob(page, 'Test carrier no. 2', 'From the shop’s own');
-  await page.getByRole('button', { name: 'Work out the plan' }).click();
-  await expect(page).toHaveURL(/\/plan$/);
+  test('a map is changed, undone, kept, and stays over a reload; the next survey offers it', async ({
+    page,
+    request,
+  }) => {
+    const job = await beginJob(request, 'Map: changed');
+    await open(page, `/jobs/${job}/survey`);
+    await page.getByRole('button', { name: /^The upper radiator hose/ }).click();
+    await page.getByRole('button', { name: 'Change', exact: true }).click();
+    await page.getByRole('button', { name: 'Delete', exact: true }).click();
+    const changes = page.getByRole('region', { name: 'Changes of the map' });
+    await expect(changes).toContainText('2 fewer');
+    await page.keyboard.press('z');
+    await expect(changes).toBeHidden();
+    await page.keyboard.press('y');
+    await expect(changes).toContainText('2 fewer');
+    await draftOnDevice(page);
+    await page.reload();
+    await expect(changes).toContainText('2 fewer');
+    await changes.getByRole('button', { name: 'Keep changes' }).click();
+    await expect(changes).toBeHidden();
+    await page.reload();
+    await expect(page.getByRole('button', { name: /^The upper radiator hose/ })).toHaveCount(0);
+
+    await page.getByRole('button', { name: 'Keep as the shop’s own map' }).click();
+    await page.getByLabel('Name').fill('Test carrier, no upper hose');
+    await page.getByRole('button', { name: 'Keep it' }).click();
+    await expect(page.getByText('Kept as “Test carrier, no upper hose”')).toBeVisible();
+    await open(page, '/survey');
+    await page
+      .getByRole('button', { name: /^Test carrier, no upper hose/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: /Bare engine/ }).click();
+    await nameJob(page, 'Test carrier no. 2', 'From the shop’s own');
+    await page.getByRole('button', { name: 'Work out the plan' }).click();
+    await expect(page).toHaveURL(/\/plan$/);
+  });
 });
 
 test('two people change one map: the second is told, and nothing of either is lost', async ({ browser, request }) => {
   const job = await beginJob(request, 'Map: changed by two');
   const [one, other] = await Promise.all([browser.newPage(), browser.newPage()]);
-  for (const page of [one, other]) await page.goto(`/jobs/${job}/survey`);
+  for (const page of [one, other]) await open(page, `/jobs/${job}/survey`);
   const remove = async (page: typeof one, name: RegExp) => {
     await page.getByRole('button', { name }).click();
     await page.getByRole('button', { name: 'Change', exact: true }).click();
@@ -103,11 +108,11 @@ test('two people change one map: the second is told, and nothing of either is lo
   await other.reload();
   await expect(other.getByRole('button', { name: /^The breather hose/ })).toBeVisible();
   await expect(other.getByRole('button', { name: /^The (upper|lower) radiator hose/ })).toHaveCount(0);
-  await Promise.all([one.close(), other.close()]);
+  await other.close();
 });
 
 test('the picture is tapped, turned and sized', async ({ page, request }) => {
-  await page.goto(`/jobs/${await beginJob(request, 'Map: looked at')}/survey`);
+  await open(page, `/jobs/${await beginJob(request, 'Map: looked at')}/survey`);
   await page.locator('[data-part=alternator] .face').click({ position: { x: 5, y: 5 } });
   await expect(page.getByRole('heading', { name: /At the alternator/ })).toBeVisible();
   await page.getByRole('button', { name: /^Below/ }).click();
@@ -120,7 +125,7 @@ test('the picture is tapped, turned and sized', async ({ page, request }) => {
 });
 
 test('a spreadsheet goes out, is changed, and comes in with its bad lines told', async ({ page, request }) => {
-  await page.goto(`/jobs/${await beginJob(request, 'Map: by spreadsheet')}/survey/files`);
+  await open(page, `/jobs/${await beginJob(request, 'Map: by spreadsheet')}/survey/files`);
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Connections as CSV' }).click();
   const text = readFileSync(await (await saved).path(), 'utf8');
@@ -143,7 +148,7 @@ test('a spreadsheet goes out, is changed, and comes in with its bad lines told',
 
 test('a donor is looked over, its joints decided, and its pull list ticked on a phone', async ({ page, request }) => {
   const job = await copyOfDemoJob(request, 'Tug 2');
-  await page.goto(`/jobs/${job}/survey/donor`);
+  await open(page, `/jobs/${job}/survey/donor`);
   const verdict = page.getByRole('region', { name: 'Verdict' });
   await expect(verdict).toContainText('Look closer');
   await page.getByRole('radio', { name: 'Flakes' }).check();
@@ -161,7 +166,7 @@ test('a donor is looked over, its joints decided, and its pull list ticked on a 
   );
 
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto(`/jobs/${job}/survey/pull`);
+  await open(page, `/jobs/${job}/survey/pull`);
   const dipstick = page.getByRole('checkbox', { name: /Dipstick and its tube/ });
   await dipstick.check();
   await page.reload();

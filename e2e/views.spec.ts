@@ -1,6 +1,7 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { violations } from './axe';
 import { demoJob, LOOM_NOTES } from './shed';
+import { open, test } from './tablet';
 
 /** Every view, by the demo job it is looked at on. */
 const VIEWS: Readonly<Record<string, readonly string[]>> = {
@@ -53,22 +54,6 @@ const NARROWER = [
   { width: 390, height: 844 },
 ];
 
-/**
- * Goes to `address`: loaded anew for the first view and where only the question behind the address is another, else as a
- * link would, so that the application stays.
- */
-async function goTo(page: Page, address: string): Promise<void> {
-  if (page.url() === 'about:blank' || `${page.url()}${address}`.includes('?')) await page.goto(address);
-  else if (!page.url().endsWith(address))
-    await page.evaluate(async (to) => {
-      const shown = () => [...document.querySelectorAll('router-outlet + *')].at(-1);
-      const before = shown();
-      history.pushState(null, '', to);
-      window.dispatchEvent(new PopStateEvent('popstate'));
-      while (shown() === before) await new Promise(requestAnimationFrame);
-    }, address);
-}
-
 /** Turns the whole page to its colours of the night, or of the day. */
 async function turnTo(page: Page, light: 'day' | 'night'): Promise<void> {
   await page.evaluate(async (night) => {
@@ -118,7 +103,7 @@ for (const [job, views] of Object.entries(VIEWS))
     const at = job === 'the shop' ? '' : `/jobs/${await demoJob(request, job.split(',')[0] ?? '')}`;
     for (const view of views) {
       await page.setViewportSize(WIDE);
-      await goTo(page, `${at}${view}`);
+      await open(page, `${at}${view}`);
       await expect(page.getByRole('heading').first()).toBeVisible();
       await page.evaluate(() => document.fonts.ready);
       await expect(page).toHaveTitle(/· Brisk Ledger$/);
