@@ -68,10 +68,7 @@ const checks = [
     command: [...TSC, '-p', 'tsconfig.spec.json'],
     needs: ['Core, contracts and server'],
   },
-  {
-    name: 'Lint',
-    command: ['npx', 'eslint', '.', '--max-warnings', '0', '--cache', '--cache-location', '.brisk/eslint'],
-  },
+  { name: 'Lint', command: ['npm', 'run', '--silent', 'lint'] },
   { name: 'Format', command: ['npm', 'run', '--silent', 'format:check'] },
 ];
 try {
