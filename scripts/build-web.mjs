@@ -1,17 +1,20 @@
 /** Builds the web application, and beside each of its files what goes over the line instead of it. */
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { copyFileSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { root, run } from './say.mjs';
 
 const web = join(root, 'web');
+// Published ready to run: it goes along as it is.
+const READS_PDFS = 'pdf.worker.min.mjs';
+copyFileSync(join(root, 'node_modules/pdfjs-dist/legacy/build', READS_PDFS), join(web, 'public', READS_PDFS));
 // Hundreds of small files, one after the other, cost a tablet more than a few larger ones.
 const env = { ...process.env, NG_BUILD_OPTIMIZE_CHUNKS: '1' };
 await run('npx', ['ng', 'build', '--progress=false'], { cwd: web, env });
 
 const built = join(web, 'dist/browser');
 for (const entry of readdirSync(built, { recursive: true, withFileTypes: true })) {
-  if (!/\.(js|css|svg|webmanifest)$/.test(entry.name)) continue;
+  if (!/\.(m?js|css|svg|webmanifest)$/.test(entry.name)) continue;
   const file = join(entry.parentPath, entry.name);
   const bytes = readFileSync(file);
   writeFileSync(`${file}.gz`, gzipSync(bytes, { level: 9 }));

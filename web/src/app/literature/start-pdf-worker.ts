@@ -1,4 +1,4 @@
-/** Starts the worker that reads PDFs. In a file of its own, since only a bundler knows where it is. */
+/** Starts the worker that reads PDFs, which comes as it is published, beside the application. Replaced where there are no workers. */
 export function startPdfWorker(): Worker {
-  return new Worker(new URL('./pdf.worker', import.meta.url), { type: 'module' });
+  return new Worker('pdf.worker.min.mjs', { type: 'module' });
 }

@@ -1,1 +1,0 @@
-import 'pdfjs-dist/legacy/build/pdf.worker.mjs';
