@@ -124,11 +124,6 @@ export const jobSchema = record<Job>({
 
 export const planningSchema = record<Planning>({ revision: count(10_000_000, 1), ...planningFields });
 
-/** Which revision of its planning `job` is at. */
-export function revisionOf({ revision }: Pick<Job, 'revision'>): number {
-  return revision ?? 1;
-}
-
 /** A job with everything needed to fold it. `entries[i]` stands at position i + 1. */
 export interface JobWithLedger {
   readonly job: Job;

@@ -1,5 +1,6 @@
 import { lumpOf, type Connection } from '../connection-map/index.js';
-import { shapeToDraw, TEMPLATES, usualMap } from '../layouts/index.js';
+import { TEMPLATES, usualMap } from '../layouts/index.js';
+import { shapeToDraw } from '../layouts/shapes/index.js';
 import { connectionsIn, countsByView, drawBay } from './draw-bay.js';
 import { leadHoses, type ToLead } from './hose-ways.js';
 import { meetingOf } from './meeting.js';

@@ -1,5 +1,6 @@
 import { RULES_NOW } from '../connection-map/index.js';
-import { shapeOf, usualMap } from '../layouts/index.js';
+import { usualMap } from '../layouts/index.js';
+import { shapeOf } from '../layouts/shapes/index.js';
 import { allLifted, gateOf, nextUp, startOf, type JobState } from '../ledger/index.js';
 import { recorder, workOn } from '../testing/crew.js';
 import { then } from '../testing/small-job.js';

@@ -1,6 +1,6 @@
 import { AT_THE_BENCH_WORDS } from '../bench/index.js';
 import { crossing, type Connection, type ConnectionId } from '../connection-map/index.js';
-import { shapeToDraw } from '../layouts/index.js';
+import { shapeToDraw } from '../layouts/shapes/index.js';
 import { isDone, isOpen, isSettled, partsOut, type JobState } from '../ledger/index.js';
 import { operationId, type Operation, type OperationId } from '../teardown/index.js';
 import { coveredBy, type Covered } from './covered.js';

@@ -19,7 +19,6 @@ export { clashes, EXCLUSIONS } from './exclusions.js';
 export { lintShape } from './lint-shape.js';
 export { lintMap, unknownNames } from './lint.js';
 export { isOption, OPTION_IDS, OPTIONS, type Choice, type Choices, type OptionId } from './options.js';
-export { shapeOf, shapeToDraw } from './shape-of.js';
 export type { OfferedOption, Template } from './template.js';
 
 /** Every layout, the commonest first. */

@@ -5,7 +5,8 @@ import { Gaps, SEATED } from '../clearance/index.js';
 import { pairwise } from '../testing/pairwise.js';
 import { workOf } from '../work/index.js';
 import { RULES_NOW } from '../connection-map/index.js';
-import { compose, lintShape, shapeOf, TEMPLATES, type Template } from './index.js';
+import { compose, lintShape, TEMPLATES, type Template } from './index.js';
+import { shapeOf } from './shapes/index.js';
 
 const named = TEMPLATES.map((template) => [template.layout, template] as const);
 

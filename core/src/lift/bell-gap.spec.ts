@@ -1,4 +1,5 @@
-import { shapeToDraw, usualMap } from '../layouts/index.js';
+import { usualMap } from '../layouts/index.js';
+import { shapeToDraw } from '../layouts/shapes/index.js';
 import { RiggingError } from '../rigging/index.js';
 import { bellFaceMm, judgeBellGap } from './index.js';
 

@@ -1,6 +1,6 @@
 import { lumpOf, routeOf, type JobPlan, type PartId } from '../connection-map/index.js';
 import { isDone, partsOut, type JobState } from '../ledger/index.js';
-import { shapeOf } from '../layouts/index.js';
+import { shapeOf } from '../layouts/shapes/index.js';
 import type { Measured } from '../shape/index.js';
 import { FIRST_GEAR, type LiftingGear } from '../rigging/index.js';
 import { operationId, type OperationId } from '../teardown/index.js';

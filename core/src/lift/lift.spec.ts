@@ -1,6 +1,7 @@
 import { closely, COARSE, FINE, Gaps, SEATED, wayThrough, WIDE_MM, type WayThrough } from '../clearance/index.js';
 import { lumpOf, RULES_NOW } from '../connection-map/index.js';
-import { compose, shapeOf, templateOf } from '../layouts/index.js';
+import { compose, templateOf } from '../layouts/index.js';
+import { shapeOf } from '../layouts/shapes/index.js';
 import { slot } from '../testing/scenes.js';
 import { workOf } from '../work/index.js';
 import { FIRST_GEAR } from '../rigging/index.js';

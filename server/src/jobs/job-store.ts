@@ -2,14 +2,8 @@ import { setImmediate as nextTurn } from 'node:timers/promises';
 import { isDeepStrictEqual } from 'node:util';
 import { jobCode } from '@brisk/core/labels';
 import { LRUCache } from 'lru-cache';
-import {
-  revisionOf,
-  type Append,
-  type Appended,
-  type Job,
-  type JobWithLedger,
-  type Planning,
-} from '@brisk/contracts/job';
+import { type Append, type Appended, type Job, type JobWithLedger, type Planning } from '@brisk/contracts/job';
+import { revisionOf } from '@brisk/contracts/revision';
 import { LONGEST } from '@brisk/contracts/fields';
 import { MapError } from '@brisk/core/connection-map';
 import { canApply, extend, foldLedger, lostBy, startOf, type JobState, type LedgerEntry } from '@brisk/core/ledger';

@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { bundleSchema, notOurBundle, type Bundle } from '@brisk/contracts/bundle';
-import { revisionOf, type Job } from '@brisk/contracts/job';
+import { type Job } from '@brisk/contracts/job';
+import { revisionOf } from '@brisk/contracts/revision';
 import { foldLedger, lostBy, replay, startOf, type LedgerEntry } from '@brisk/core/ledger';
 import { sealOf } from '@brisk/core/seal';
 import { checked } from '../http/body.js';

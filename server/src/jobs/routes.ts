@@ -3,13 +3,13 @@ import {
   appendSchema,
   asideSchema,
   newJobSchema,
-  revisionOf,
   type Job,
   type LayoutSummary,
   type LedgerTail,
   type NewJob,
   type PutRightFrom,
 } from '@brisk/contracts/job';
+import { revisionOf } from '@brisk/contracts/revision';
 import { hereSchema } from '@brisk/contracts/here';
 import type { ShopTemplate } from '@brisk/contracts/shop';
 import { MapError } from '@brisk/core/connection-map';

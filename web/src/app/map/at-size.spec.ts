@@ -1,5 +1,6 @@
 import { drawBay, framesMeet, type Seen } from '@brisk/core/bay';
-import { shapeToDraw, TEMPLATES, usualMap } from '@brisk/core/layouts';
+import { TEMPLATES, usualMap } from '@brisk/core/layouts';
+import { shapeToDraw } from '@brisk/core/layouts/shapes';
 import { inTwoLines } from './in-two-lines';
 import { KIND_MARKS } from './kind-marks';
 import { marksAtSize } from './marks-at-size';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, viewChild } from '@angular/core';
 import { drawBay, viewOf, type View } from '@brisk/core/bay';
 import { lumpOfPlan, type Connection, type Station } from '@brisk/core/connection-map';
-import { shapeToDraw } from '@brisk/core/layouts';
+import { shapeToDraw } from '@brisk/core/layouts/shapes';
 import { partsOut, type JobState } from '@brisk/core/ledger';
 import { STATION_WORDS } from '@brisk/core/words';
 import equal from 'fast-deep-equal/es6';

@@ -14,7 +14,7 @@ import {
 } from '@angular/core';
 import { countsByView, drawBay, VIEWS, type Frame, type Seen, type View } from '@brisk/core/bay';
 import { crossing, type Connection, type ConnectionMap, type PartId } from '@brisk/core/connection-map';
-import { shapeToDraw } from '@brisk/core/layouts';
+import { shapeToDraw } from '@brisk/core/layouts/shapes';
 import type { Measured } from '@brisk/core/shape';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';

@@ -1,5 +1,4 @@
 import equal from 'fast-deep-equal';
-import { planSettingsSchema } from '@brisk/contracts/plan-settings';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import type { PlanSettings } from '@brisk/core/ledger';
 import {
@@ -294,10 +293,10 @@ export class PlanDraft {
   private async takeUpKept(key: string): Promise<void> {
     this.taken.set('');
     this.begin(undefined);
-    const kept = await this.drafts.read(key);
+    const kept = await versionIn(await this.drafts.read(key));
     const id = this.desk.job()?.id;
     if (id === undefined || keyOf(id, this.half()) !== key) return;
-    if (isVersion(kept) && this.version() === undefined) this.begin(kept);
+    if (kept && this.version() === undefined) this.begin(kept);
     this.taken.set(key);
   }
 
@@ -307,13 +306,15 @@ export class PlanDraft {
   }
 }
 
-function isVersion(value: unknown): value is Version {
-  if (typeof value !== 'object' || value === null) return false;
+/** What is kept, if it is a version; what its settings are held to is fetched only where there are some. */
+async function versionIn(value: unknown): Promise<Version | undefined> {
+  if (typeof value !== 'object' || value === null) return undefined;
+  const { planSettingsSchema } = await import('@brisk/contracts/plan-settings');
   const { settings, order, moveFirst = [], words, madeAt } = value as Partial<Version>;
-  return (
+  const isVersion =
     planSettingsSchema.isValidSync(settings, { strict: true }) &&
     [order, moveFirst].every((ids) => Array.isArray(ids) && ids.every((id) => typeof id === 'string')) &&
     typeof words === 'string' &&
-    typeof madeAt === 'number'
-  );
+    typeof madeAt === 'number';
+  return isVersion ? (value as Version) : undefined;
 }

@@ -3,7 +3,8 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { LONGEST } from '@brisk/contracts/fields';
 import type { SomebodyHere } from '@brisk/contracts/here';
 import type { ProblemKind } from '@brisk/contracts/problem';
-import { revisionOf, type Job, type LedgerTail } from '@brisk/contracts/job';
+import type { Job, LedgerTail } from '@brisk/contracts/job';
+import { revisionOf } from '@brisk/contracts/revision';
 import {
   entryWords,
   extend,

@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
 import { firstValueFrom } from 'rxjs';
-import { AskDialog } from './ask-dialog';
+import type { AskDialog } from './ask-dialog';
 import type { Answers, Asking } from './asking';
 
 /** Asks a person a few things over the view they are in. */
@@ -11,7 +11,9 @@ export class Ask {
 
   /** The answers, all within their schemas, or undefined when the person thought better of it. */
   async ask(asking: Asking): Promise<Answers | undefined> {
-    const dialog = this.dialogs.open<AskDialog, Asking, Answers>(AskDialog, {
+    // Fetched with the first question: whoever only looks needs none of the fields it asks with.
+    const { AskDialog: Dialog } = await import('./ask-dialog');
+    const dialog = this.dialogs.open<AskDialog, Asking, Answers>(Dialog, {
       data: asking,
       width: '34rem',
       maxWidth: '96vw',

@@ -1,12 +1,15 @@
-import type { ConnectionMap } from '../connection-map/index.js';
-import { machineShape, ShapeError, type LayoutShape, type MachineShape, type Measured } from '../shape/index.js';
-import { frameFourWheelDriveShape } from './frame-four-wheel-drive/shape.js';
-import { heavyTiltCabShape } from './heavy-tilt-cab/shape.js';
-import { longitudinalAutomaticShape, longitudinalManualShape } from './longitudinal/shape.js';
-import { rearFlatAirCooledShape } from './rear-flat-air-cooled/shape.js';
-import { transverseCradleShape } from './transverse-cradle/shape.js';
-import { transverseMidShape } from './transverse-mid/shape.js';
-import { utilityBeltShape } from './utility-belt/shape.js';
+/**
+ * The shapes of the layouts, apart from their maps: a view that only draws a machine need not know how one is composed.
+ */
+import type { ConnectionMap } from '../../connection-map/index.js';
+import { machineShape, ShapeError, type LayoutShape, type MachineShape, type Measured } from '../../shape/index.js';
+import { frameFourWheelDriveShape } from '../frame-four-wheel-drive/shape.js';
+import { heavyTiltCabShape } from '../heavy-tilt-cab/shape.js';
+import { longitudinalAutomaticShape, longitudinalManualShape } from '../longitudinal/shape.js';
+import { rearFlatAirCooledShape } from '../rear-flat-air-cooled/shape.js';
+import { transverseCradleShape } from '../transverse-cradle/shape.js';
+import { transverseMidShape } from '../transverse-mid/shape.js';
+import { utilityBeltShape } from '../utility-belt/shape.js';
 
 const SHAPES: Readonly<Record<string, LayoutShape>> = {
   'transverse-cradle': transverseCradleShape,
