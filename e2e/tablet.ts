@@ -44,7 +44,7 @@ async function laidAside(page: Page): Promise<boolean> {
 }
 
 interface Options {
-  /** For what a device keeps, forgets, or knows from an earlier test: one that nobody had in hand before. */
+  /** For what a device keeps or has never seen, and for what is left half made: one that nobody else has in hand. */
   readonly newDevice: boolean;
 }
 interface InTheShed {

@@ -1,18 +1,37 @@
-import { inject, Injectable } from '@angular/core';
+import { ApplicationRef, inject, Injectable } from '@angular/core';
 import { MatDialog } from '@angular/material/dialog';
+import { MatSnackBar } from '@angular/material/snack-bar';
 import { firstValueFrom } from 'rxjs';
 import type { AskDialog } from './ask-dialog';
 import type { Answers, Asking } from './asking';
+
+const NOT_FETCHED = 'What asks this could not be fetched. Try again when the server is reached; nothing was recorded.';
 
 /** Asks a person a few things over the view they are in. */
 @Injectable({ providedIn: 'root' })
 export class Ask {
   private readonly dialogs = inject(MatDialog);
+  private readonly snackBar = inject(MatSnackBar);
+  /** Whether a question is on its way: a second touch meanwhile asks nothing. */
+  private coming = false;
+
+  constructor() {
+    // With the view drawn and nothing else to do, so that it is there when the server is not.
+    void inject(ApplicationRef)
+      .whenStable()
+      .then(() => this.dialog());
+  }
 
   /** The answers, all within their schemas, or undefined when the person thought better of it. */
   async ask(asking: Asking): Promise<Answers | undefined> {
-    // Fetched with the first question: whoever only looks needs none of the fields it asks with.
-    const { AskDialog: Dialog } = await import('./ask-dialog');
+    if (this.coming) return undefined;
+    this.coming = true;
+    const Dialog = await this.dialog();
+    this.coming = false;
+    if (!Dialog) {
+      this.snackBar.open(NOT_FETCHED, undefined, { duration: 8_000 });
+      return undefined;
+    }
     const dialog = this.dialogs.open<AskDialog, Asking, Answers>(Dialog, {
       data: asking,
       width: '34rem',
@@ -20,5 +39,14 @@ export class Ask {
       autoFocus: 'first-tabbable',
     });
     return firstValueFrom(dialog.afterClosed());
+  }
+
+  /** The dialog, by itself: whoever only looks at a view need not wait for the fields it asks with. */
+  private async dialog(): Promise<typeof AskDialog | undefined> {
+    try {
+      return (await import('./ask-dialog')).AskDialog;
+    } catch {
+      return undefined;
+    }
   }
 }
