@@ -1,4 +1,5 @@
 import equal from 'fast-deep-equal';
+import { planSettingsSchema } from '@brisk/contracts/plan-settings';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import type { PlanSettings } from '@brisk/core/ledger';
 import {
@@ -293,10 +294,10 @@ export class PlanDraft {
   private async takeUpKept(key: string): Promise<void> {
     this.taken.set('');
     this.begin(undefined);
-    const kept = await versionIn(await this.drafts.read(key));
+    const kept = await this.drafts.read(key);
     const id = this.desk.job()?.id;
     if (id === undefined || keyOf(id, this.half()) !== key) return;
-    if (kept && this.version() === undefined) this.begin(kept);
+    if (isVersion(kept) && this.version() === undefined) this.begin(kept);
     this.taken.set(key);
   }
 
@@ -306,15 +307,13 @@ export class PlanDraft {
   }
 }
 
-/** What is kept, if it is a version; what its settings are held to is fetched only where there are some. */
-async function versionIn(value: unknown): Promise<Version | undefined> {
-  if (typeof value !== 'object' || value === null) return undefined;
-  const { planSettingsSchema } = await import('@brisk/contracts/plan-settings');
+function isVersion(value: unknown): value is Version {
+  if (typeof value !== 'object' || value === null) return false;
   const { settings, order, moveFirst = [], words, madeAt } = value as Partial<Version>;
-  const isVersion =
+  return (
     planSettingsSchema.isValidSync(settings, { strict: true }) &&
     [order, moveFirst].every((ids) => Array.isArray(ids) && ids.every((id) => typeof id === 'string')) &&
     typeof words === 'string' &&
-    typeof madeAt === 'number';
-  return isVersion ? (value as Version) : undefined;
+    typeof madeAt === 'number'
+  );
 }

@@ -5,7 +5,8 @@ import { firstValueFrom } from 'rxjs';
 import type { AskDialog } from './ask-dialog';
 import type { Answers, Asking } from './asking';
 
-const NOT_FETCHED = 'What asks this could not be fetched. Try again when the server is reached; nothing was recorded.';
+const NOT_FETCHED =
+  'What asks this could not be fetched, and nothing was recorded. Load the page again when the server is reached.';
 
 /** Asks a person a few things over the view they are in. */
 @Injectable({ providedIn: 'root' })
