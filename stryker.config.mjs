@@ -1,14 +1,19 @@
-/** One folder of core at a time; see `scripts/mutants.mjs`. */
+/** One folder of core at a time, whole or a sample; see `scripts/mutants.mjs`. */
 const folder = process.env.MUTATED_FOLDER ?? '*';
+const sampled = process.env.MUTANTS_SHARE !== undefined;
 
 export default {
   testRunner: 'jest',
   jest: { projectType: 'custom', configFile: 'jest.mutants.config.mjs', enableFindRelatedTests: false },
   mutate: [`core/src/${folder}/**/*.ts`, '!core/src/**/*.spec.ts'],
   ignorePatterns: ['dist', '.brisk', '.angular', 'web', 'server', 'e2e', 'docs', 'demo/photos', 'test-results'],
-  coverageAnalysis: 'perTest',
-  // What is made as a file is loaded, words and tables for the most part: every test would have to run for each of them.
-  ignoreStatic: true,
+  plugins: ['@stryker-mutator/*', './scripts/mutants-sample.mjs'],
+  ignorers: sampled ? ['sample'] : [],
+  // A body emptied holds every sample of what is in it, and is noticed more often than not: it would flatter the score.
+  // Words are read by people and not held to the letter by tests; those of a union are held by the compiler.
+  mutator: { excludedMutations: ['StringLiteral', ...(sampled ? ['BlockStatement'] : [])] },
+  // Not per test: what many tests share is worked out once, by the first of them.
+  coverageAnalysis: 'all',
   concurrency: Number(process.env.MUTANTS_AT_ONCE ?? 2),
   reporters: ['clear-text', 'json'],
   jsonReporter: { fileName: `.brisk/mutants-${folder}.json` },

@@ -9,6 +9,7 @@ import {
   rankHomes,
   readFastener,
   readThread,
+  readWashers,
   specWords,
   substitutionRisks,
   usualPattern,
@@ -24,6 +25,11 @@ const home = (id: string, what: string, more: Partial<Home> = {}): Home => ({
   ...more,
 });
 const threadOf = (text: string) => readThread(text)?.thread ?? fail(text);
+function anyJoint() {
+  const [template] = TEMPLATES;
+  const [joint] = template ? compose(template, completed(template, {})).connections : [];
+  return joint ?? fail('any layout');
+}
 function fail(text: string): never {
   throw new Error(`No thread in ${text}`);
 }
@@ -40,6 +46,11 @@ describe('reading what is written of a fastener', () => {
     ['push clip 7 mm hole', { form: 'clip' }],
     ['worm clamp 60–80, 7 mm', { form: 'clamp', driveSize: 7 }],
     ['5/16-18 × 25, 13 mm', { form: 'bolt', lengthMm: 25 }],
+    ['M8×1.25 × 22.75, 12.75 mm', { lengthMm: 22.75, driveSize: 12.75, also: [] }],
+    ['M8×1.25 × 25, socket head', { drive: 'socket', also: ['socket head'] }],
+    ['M5×0.8 × 12, slotted', { drive: 'slot', also: [] }],
+    ['T20 sheet screw 4.25 × 12.75', { form: 'screw', lengthMm: 12.75, driveSize: 20 }],
+    ['T25 sheet screw 10 × 16', { form: 'screw', lengthMm: 16, drive: 'star' }],
   ] as const)('%s', (what, read) => expect(readFastener(what)).toMatchObject(read));
 
   it('takes a bare size for its coarse thread, and a length after × for a length', () => {
@@ -70,6 +81,23 @@ describe('reading what is written of a fastener', () => {
   it('says it again in the words it was read from', () => {
     for (const what of ['M8×1.25 × 25, 13 mm flange', 'M6×1.0 × 25, T30', 'M10×1.5 × 30, 16 mm, 8.8'])
       expect(specWords(readFastener(what))).toBe(what);
+    expect(specWords({ form: 'bolt', drive: 'socket', driveSize: 8, also: [] })).toBe('');
+    expect(specWords({ form: 'bolt', drive: 'hex', also: [] })).toBe('');
+  });
+
+  it('takes a size only where it stands: behind other words it is one of them', () => {
+    const spec = readFastener('push clip, for a 7 mm stud');
+    expect([spec.driveSize, spec.lengthMm, spec.also]).toEqual([
+      undefined,
+      undefined,
+      ['push clip', 'for a 7 mm stud'],
+    ]);
+    expect(readFastener('clip for M6 × 20').lengthMm).toBeUndefined();
+    expect(readFastener('old T25 sheet screw 5 × 16').lengthMm).toBeUndefined();
+  });
+
+  it('reads a row of washers however they are parted, and no gap for one', () => {
+    expect(readWashers(' wave, flat;; clip ,')).toEqual(['wave', 'flat', 'clip']);
   });
 });
 
@@ -105,6 +133,14 @@ describe('one bolt held against its homes', () => {
     const long = candidates.find((one) => one.home.id === 'bracket-long');
     expect(candidates[0]?.fit.agrees.join(' ')).toContain('25 mm long');
     expect(long?.fit.differs.join(' ')).toContain('25 mm long, not 35 mm');
+  });
+
+  it('counts a shank against what has no thread, and only where one was measured', () => {
+    const clamp = readFastener('worm clamp 60–80, 7 mm');
+    expect(fitOf({ diameterMm: 7.9 }, clamp).differs).toEqual(['7.9 mm across, not threaded at all']);
+    expect(fitOf({ driveSize: 7 }, clamp).differs).toEqual([]);
+    expect(fitOf({ diameterMm: 7.9 }, readFastener('copper ring')).differs).toEqual([]);
+    expect(fitOf({ diameterMm: 7.9 }, readFastener('M8 nut')).differs).toEqual([]);
   });
 
   it('is not sure where two homes take the same', () => {
@@ -159,6 +195,24 @@ describe('a handful at once', () => {
     const placed = placeAll([like, like, like], homes);
     expect(placed.filter(({ home: where }) => where?.id === 'cover')).toHaveLength(2);
     expect(placed.filter(({ home: where }) => where === undefined)).toHaveLength(1);
+  });
+
+  it('is as sure as one bolt by itself is, and names the home it would have else', () => {
+    const homes = [home('short', 'M8×1.25 × 25, 13 mm'), home('longer', 'M8×1.25 × 28, 13 mm')];
+    for (const lengthMm of [25, 26.2, 27]) {
+      const bolt = { diameterMm: 7.9, lengthMm };
+      const [placed] = placeAll([bolt], homes);
+      const [first, second] = rankHomes(bolt, homes).candidates;
+      expect(placed?.home?.id).toBe(first?.home.id);
+      expect(placed?.orElse?.id).toBe(second?.home.id);
+      // Of the two, leaving out the rest of all there is.
+      expect(placed?.sure).toBeCloseTo((first?.sure ?? 0) / ((first?.sure ?? 0) + (second?.sure ?? 0)), 6);
+    }
+    const twice = placeAll([{ lengthMm: 25 }, { lengthMm: 25 }], [home('cover', 'M8×1.25 × 25, 13 mm', { room: 2 })]);
+    expect(twice.map(({ home: where, orElse }) => [where?.id, orElse?.id])).toEqual([
+      ['cover', undefined],
+      ['cover', undefined],
+    ]);
   });
 
   it('leaves one that fits nowhere without a home', () => {
@@ -217,6 +271,23 @@ describe('another one in its place', () => {
     ).toContain(words),
   );
 
+  it('says which of them may hurt: a class too weak, not one too hard', () => {
+    const grave = (own: string, other: string) => risks(own, other).map(({ about, grave: may }) => [about, may]);
+    expect(grave('M10×1.5 × 30, 16 mm, 10.9', 'M10×1.5 × 30, 16 mm, 8.8')).toEqual([['class', true]]);
+    expect(grave('M10×1.5 × 30, 16 mm, 8.8', 'M10×1.5 × 30, 16 mm, 12.9')).toEqual([['class', false]]);
+    expect(grave('M8×1.25 × 25', '5/16-18 × 25')).toEqual([['thread', true]]);
+    expect(grave('M10×1.5 × 30', 'M10×1.25 × 30')).toEqual([['thread', true]]);
+    expect(grave('M10×1.5 × 30', 'M8×1.25 × 30')).toEqual([['thread', true]]);
+  });
+
+  it('says nothing of a head or a class of which one is not known', () => {
+    expect(risks('M8×1.25 × 25', 'M8×1.25 × 25, 13 mm')).toEqual([]);
+    expect(risks('M8×1.25 × 25, 13 mm', 'M8×1.25 × 25')).toEqual([]);
+    const of = (propertyClass: string) => ({ ...readFastener('M8×1.25 × 25'), propertyClass });
+    expect(substitutionRisks(of('A2-70'), of('8.8'))).toEqual([]);
+    expect(substitutionRisks(of('8.8'), of('A2-70'))).toEqual([]);
+  });
+
   it('has nothing against the same one', () => {
     for (const what of ['M8×1.25 × 25, 13 mm flange', 'M10×1.5 × 30, 16 mm, 10.9', 'spring band clip'])
       expect(risks(what, what)).toEqual([]);
@@ -234,6 +305,29 @@ describe('where the holes are', () => {
     const circle = positionsOf('circle', [{ count: 6 }], 100, 100);
     expect(circle.holes[0]).toMatchObject({ xMm: 50, yMm: 0 });
     for (const distance of apart(circle)) expect(distance).toBeCloseTo(50, 0);
+  });
+
+  it('counts holes clockwise, on a circle, along an edge and over a bell housing', () => {
+    const at = (...of: Parameters<typeof positionsOf>) => positionsOf(...of).holes.map(({ xMm, yMm }) => [xMm, yMm]);
+    expect(at('circle', [{ count: 4 }], 100, 60)).toEqual([
+      [50, 0],
+      [100, 30],
+      [50, 60],
+      [0, 30],
+    ]);
+    expect(at('rectangle', [{ count: 8 }], 100, 100)).toEqual([
+      [0, 0],
+      [50, 0],
+      [100, 0],
+      [100, 50],
+      [100, 100],
+      [50, 100],
+      [0, 100],
+      [0, 50],
+    ]);
+    const arch = at('bell-housing', [{ count: 5 }], 200, 200);
+    expect(arch[2]).toEqual([100, 0]);
+    expect((arch[0]?.[0] ?? 0) < 100 && (arch[4]?.[0] ?? 0) > 100).toBe(true);
   });
 
   it('keeps every hole within the box, whatever the shape', () => {
@@ -277,6 +371,25 @@ describe('where the holes are', () => {
           const { holes } = usualPattern(connection, connection.fasteners);
           expect(holes).toHaveLength(connection.fasteners.reduce((sum, { count }) => sum + count, 0));
         }
+  });
+
+  it('begins with a box for many bolts as with four, wider the thicker they are', () => {
+    const joint = (count: number, what: string) => {
+      const fasteners = [{ count, what }];
+      return usualPattern({ ...anyJoint(), kind: 'bolted', name: 'The cover', fasteners }, fasteners);
+    };
+    expect([1, 2, 3, 4, 5, 8].map((count) => joint(count, 'M8×1.25 × 25').shape)).toEqual([
+      'line',
+      'line',
+      'circle',
+      'rectangle',
+      'rectangle',
+      'rectangle',
+    ]);
+    expect(joint(4, 'M8×1.25 × 25')).toMatchObject({ widthMm: 64, heightMm: 40 });
+    expect(joint(6, 'M8×1.25 × 25')).toMatchObject({ widthMm: 80, heightMm: 40 });
+    expect(joint(4, 'M12×1.75 × 25')).toMatchObject({ widthMm: 96, heightMm: 60 });
+    expect(joint(4, 'M4 nut')).toMatchObject({ widthMm: 48, heightMm: 30 });
   });
 
   it('draws heads at their size across flats', () => {

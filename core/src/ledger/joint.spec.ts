@@ -116,9 +116,9 @@ describe('a joint bolt by bolt', () => {
   });
 
   it.each<readonly [string, EntryBody, RegExp]>([
-    ['a stage there is not', tight(3, [0]), /has 3 stages/],
-    ['a bolt there is not', tight(0, [bolts]), /Say which of them it was/],
-    ['no bolt at all', tight(0, []), /Say which of them it was/],
+    ['a stage there is not', tight(3, [0]), /no such stage at the bonnet hinges: 3 stages/],
+    ['a bolt there is not', tight(0, [bolts]), /^Say which it was of \d bolts? at the /],
+    ['no bolt at all', tight(0, []), /^Say which it was of \d bolts? at the /],
     ['one bolt twice', tight(0, [1, 1]), /stands there twice/],
     ['no reading', { kind: 'bolts-tightened', connection: JOINT, stage: 0, bolts: [0] }, /Say what the wrench read/],
     [
@@ -147,7 +147,7 @@ describe('a joint bolt by bolt', () => {
         wrench: 'half',
         read: { value: 50, unit: 'N·m' },
       }),
-    ).toEqual([expect.stringMatching(/was begun bolt by bolt/)]);
+    ).toEqual([expect.stringMatching(/^Bolt by bolt is how a start was made at /)]);
     expect(canApply(startOf(plan), write(tight(0, [0]))).map(({ words }) => words)[0]).toMatch(
       /before its final torque/,
     );

@@ -57,7 +57,7 @@ export function looseGroupEdges(
           {
             before: theirs.close,
             after: own.last,
-            reason: { kind: 'sequence', words: `It stays loose until ${other.name} is in as well.` },
+            reason: { kind: 'sequence', words: `It stays loose to leave room for ${other.name}.` },
           },
         ];
       }),
@@ -133,7 +133,10 @@ export function inHandEdges(
             {
               before: own.first,
               after: other.first,
-              reason: { kind: 'sequence', words: `The ${part.name} is in somebody’s hands until ${last.name} is in.` },
+              reason: {
+                kind: 'sequence',
+                words: `The ${part.name} is in somebody’s hands until it hangs on ${last.name}.`,
+              },
             },
           ]
         : [];
@@ -262,7 +265,10 @@ export function releaseEdges(
               {
                 before: last,
                 after: operationId.release(id),
-                reason: { kind: 'safety', words: `${name} stays in force until ${connection.name} is finished.` },
+                reason: {
+                  kind: 'safety',
+                  words: `${name} stays in force until nothing is left to do at ${connection.name}.`,
+                },
               },
             ];
       }),

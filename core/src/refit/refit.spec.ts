@@ -59,7 +59,10 @@ describe('the way back', () => {
         expect.objectContaining({
           before: `torque:${mount}`,
           after: 'release:hoisted',
-          reason: { kind: 'safety', words: expect.stringMatching(/^On the hoist stays in force until the/) as string },
+          reason: {
+            kind: 'safety',
+            words: expect.stringMatching(/^On the hoist stays in force until nothing is left to do at the/) as string,
+          },
         }),
       );
     }

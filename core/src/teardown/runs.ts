@@ -59,7 +59,7 @@ export function hangingParts(
         after: operationId.open(last.id),
         reason: {
           kind: 'sequence',
-          words: `The ${part.name} is in somebody’s hands once ${last.name} is undone, so all else is off it before.`,
+          words: `With ${last.name} undone the ${part.name} is in somebody’s hands, so all else is off it before.`,
         },
       });
   }

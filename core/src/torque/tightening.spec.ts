@@ -24,6 +24,28 @@ const holes = (shape: (typeof PATTERN_SHAPES)[number], count: number, wide = 200
 const orderOf = (shape: (typeof PATTERN_SHAPES)[number], count: number, wide?: number, high?: number) =>
   tighteningOrder(holes(shape, count, wide, high));
 
+const sumOf = (some: readonly PlaceMm[], along: keyof PlaceMm) => some.reduce((sum, { [along]: mm }) => sum + mm, 0);
+
+/** How often `order` goes from a bolt to its neighbour, and how far it keeps from what is tight, each step less than the one before. */
+function shyOf(some: readonly PlaceMm[], order: readonly number[]): readonly [neighbours: number, away: number] {
+  const apart = (one: number, other: number) => {
+    const [from, to] = [some[one], some[other]];
+    return from && to ? Math.hypot(from.xMm - to.xMm, from.yMm - to.yMm) : NaN;
+  };
+  const nearestTo = (bolt: number) =>
+    Math.min(...[...some.keys()].filter((other) => other !== bolt).map((other) => apart(bolt, other)));
+  const beside = (one: number, other: number) => apart(one, other) <= 1.05 * Math.max(nearestTo(one), nearestTo(other));
+  const middle = { xMm: sumOf(some, 'xMm') / some.length, yMm: sumOf(some, 'yMm') / some.length };
+  const radius = Math.max(...some.map(({ xMm, yMm }) => Math.hypot(xMm - middle.xMm, yMm - middle.yMm)));
+  let [neighbours, away] = [0, 0];
+  for (let tight = 1; tight < order.length; tight += 1) {
+    const [last = 0, next = 0] = order.slice(tight - 1, tight + 1);
+    if (beside(last, next)) neighbours += 1;
+    away += Math.min(...order.slice(0, tight).map((one) => apart(one, next))) / radius / tight ** 2;
+  }
+  return [neighbours, away];
+}
+
 describe('the order of the bolts', () => {
   it('is a star on a circle, measured against clockwise', () => {
     const circle = holes('circle', 8, 100, 100);
@@ -62,6 +84,49 @@ describe('the order of the bolts', () => {
         expect(unevennessOf(some, tighteningOrder(some))).toBeCloseTo(best, 9);
       }),
       { numRuns: 40 },
+    );
+  });
+
+  it('is, of orders as even, the one that meets fewest neighbours and then keeps farthest from what is tight', () => {
+    const regular = [holes('circle', 6, 100, 100), holes('line', 5, 300, 0), holes('rectangle', 6, 200, 120)];
+    for (const some of regular) {
+      const orders = everyOrder([...some.keys()]);
+      const least = Math.min(...orders.map((order) => unevennessOf(some, order)));
+      const asEven = orders
+        .filter((order) => unevennessOf(some, order) < least + 1e-6)
+        .map((order) => shyOf(some, order));
+      const [neighbours, away] = shyOf(some, tighteningOrder(some));
+      const fewest = Math.min(...asEven.map(([met]) => met));
+      expect(neighbours).toBe(fewest);
+      expect(away).toBeCloseTo(Math.max(...asEven.filter(([met]) => met === fewest).map(([, far]) => far)), 6);
+      expect(new Set(asEven.map(String)).size).toBeGreaterThan(1);
+    }
+  });
+
+  it('is clockwise from twelve o’clock, wherever the list of holes begins', () => {
+    const circle = holes('circle', 8, 100, 100);
+    const mixed = [3, 0, 6, 1, 7, 4, 2, 5];
+    const scrambled = mixed.flatMap((index) => circle.slice(index, index + 1));
+    expect(clockwiseOrder(scrambled).map((index) => mixed[index])).toEqual([0, 1, 2, 3, 4, 5, 6, 7]);
+  });
+
+  it('of more bolts than every order can be looked at, takes each time one that leaves them nearest to the middle', () => {
+    fc.assert(
+      fc.property(fc.array(place, { minLength: 11, maxLength: 14 }), (some) => {
+        const middle = { x: sumOf(some, 'xMm') / some.length, y: sumOf(some, 'yMm') / some.length };
+        const offMm = (tight: readonly number[]) => {
+          const those = tight.flatMap((index) => some.slice(index, index + 1));
+          const [x, y] = [sumOf(those, 'xMm') / those.length, sumOf(those, 'yMm') / those.length];
+          return Math.hypot(x - middle.x, y - middle.y);
+        };
+        const order = tighteningOrder(some);
+        order.forEach((_, at) => {
+          const before = order.slice(0, at);
+          const best = Math.min(...order.slice(at).map((bolt) => offMm([...before, bolt])));
+          expect(offMm(order.slice(0, at + 1))).toBeCloseTo(best, 6);
+        });
+      }),
+      { numRuns: 20 },
     );
   });
 

@@ -31,7 +31,7 @@ export const leakLooked: EntryRules<LeakLooked> = {
     const connection = state.work.connections.get(id);
     if (!connection) return unknown('connection', id);
     if (!state.work.operations.has(operationId.close(id)))
-      return refuse('sense', `${connection.name} was not open on this job.`);
+      return refuse('sense', `Nobody opened ${connection.name} on this job.`);
     return hasRun(state) ? NOTHING : refuse('gate', 'Leaks are looked for once it has run.');
   },
   fold: (draft, { connection, is, note }, mark) =>

@@ -49,11 +49,15 @@ export const boltsTightened: EntryRules<BoltsTightened> = {
     const joint = jointOf(state, id);
     if (!joint) return refuse('sense', `There is no torque figure for ${connection.name}.`);
     const stage = joint.stages[at];
-    if (!stage) return refuse('sense', `${connection.name} has ${several(joint.stages.length, 'stage')}.`);
+    if (!stage)
+      return refuse(
+        'sense',
+        `There is no such stage at ${connection.name}: ${several(joint.stages.length, 'stage')} in all.`,
+      );
     if (new Set(bolts).size < bolts.length) return refuse('twice', 'One and the same bolt stands there twice.');
     const stranger = bolts.find((bolt) => bolt >= joint.bolts);
     if (bolts.length === 0 || stranger !== undefined)
-      return refuse('sense', `${connection.name} has ${several(joint.bolts, 'bolt')}. Say which of them it was.`);
+      return refuse('sense', `Say which it was of ${several(joint.bolts, 'bolt')} at ${connection.name}.`);
     if (stage.is === 'angle' ? degrees === undefined : read === undefined || wrench === undefined)
       return refuse(
         'sense',

@@ -38,7 +38,7 @@ export const torqueRead: EntryRules<TorqueRead> = {
     const range = rangeOf(entry);
     if (!range) return unknown('wrench', entry.wrench);
     if (state.tightened.has(entry.connection))
-      return refuse('sense', `${connection.name} was begun bolt by bolt. Go on with it so.`);
+      return refuse('sense', `Bolt by bolt is how a start was made at ${connection.name}. Go on with it so.`);
     return [...noSuchWrench(range), ...mayBeTorqued(state, entry.connection)];
   },
   fold(draft, { connection, wrench, read, range }, mark) {
