@@ -1,4 +1,4 @@
-import type { Caution } from './model.js';
+import type { Caution } from './step.js';
 
 /** The usual caution, naming the harm and the precaution. It never says that a step is safe. */
 export const CAUTION_WORDS: Readonly<Record<Caution, string>> = {

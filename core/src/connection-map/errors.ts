@@ -1,4 +1,4 @@
-import type { ConnectionId } from './model.js';
+import type { ConnectionId } from './step.js';
 
 /** A map that cannot be worked with as it is; `message` says what to change. */
 export class MapError extends Error {

@@ -1,16 +1,8 @@
 import { MapError } from './errors.js';
-import type {
-  ConditionId,
-  Connection,
-  ConnectionId,
-  ConnectionMap,
-  JobPlan,
-  Part,
-  PartId,
-  Powerpack,
-  Route,
-  StepSpec,
-} from './model.js';
+import type { Connection, Part } from './connection.js';
+import type { JobPlan } from './job-plan.js';
+import type { ConnectionMap, Powerpack, Route } from './map.js';
+import type { ConditionId, ConnectionId, PartId, StepSpec } from './step.js';
 
 /** Parts of `map` by id. */
 export function partsById(map: ConnectionMap): ReadonlyMap<PartId, Part> {

@@ -4,7 +4,10 @@
  * what is wrong with one, and answers questions about it as a graph: which parts come away together, which
  * connections cross that boundary, what is still fast to the body. It knows nothing of the order of work.
  */
-export * from './model.js';
+export * from './connection.js';
+export * from './job-plan.js';
+export * from './map.js';
+export * from './step.js';
 export * from './set-and-measured.js';
 export { CAUTION_WORDS } from './cautions.js';
 export { CyclicMapError, MapError } from './errors.js';

@@ -1,5 +1,7 @@
 import { leavesBy, lumpOf, partsById, takesItsWeight } from './graph.js';
-import type { Access, Connection, ConnectionMap, StepSpec, ThreePointMinutes } from './model.js';
+import type { Connection } from './connection.js';
+import type { ConnectionMap } from './map.js';
+import type { Access, StepSpec, ThreePointMinutes } from './step.js';
 
 /** One thing wrong with a map: where it is and what is wrong, in words. */
 export interface MapProblem {

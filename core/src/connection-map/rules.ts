@@ -1,4 +1,4 @@
-import type { JobPlan } from './model.js';
+import type { JobPlan } from './job-plan.js';
 
 /**
  * The edition of the rules that new jobs are held to; ledgers that were written under an earlier one still stand.
