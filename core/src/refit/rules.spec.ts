@@ -1,18 +1,10 @@
-import { RULES_NOW, waysOut, type Connection, type JobPlan, type Part } from '../connection-map/index.js';
+import { RULES_NOW, type Connection, type Part } from '../connection-map/index.js';
 import { connection, minutes, step } from '../layouts/author.js';
-import { TEMPLATES, usualMap } from '../layouts/index.js';
 import { ancestorsOf, HEAVY_KG, type Precedence } from '../teardown/index.js';
+import { EVERY_JOB } from '../testing/every-job.js';
 import { smallMap, smallPlan, smallPlanWith, withConnection, withMore } from '../testing/small-map.js';
 import { workOf, type Work } from '../work/index.js';
 
-/** Every way out of every layout, as a new job would be planned. */
-const EVERY_JOB = TEMPLATES.flatMap(({ layout }) => {
-  const map = usualMap(layout);
-  return waysOut(map).map(({ powerpack, route }): readonly [string, JobPlan] => [
-    `${layout}, ${powerpack.id} ${route.id}`,
-    { map, powerpack: powerpack.id, route: route.id, rules: RULES_NOW },
-  ]);
-});
 const before = (id: string, work: Work) => ancestorsOf(id, work);
 /** What says, straight and in words that fit `words`, that `after` waits for something. */
 const waits = ({ precedence }: Work, after: string, words: RegExp) =>
@@ -221,16 +213,20 @@ describe('one rule of the way back at a time', () => {
   it('sets a joint back at the height the map asks for, and says what to mind', () => {
     const work = workOf(
       withConnection('mount-left', {
-        moves: ['cab'],
+        moves: ['crank'],
         refit: {
           minutes: minutes(2, 4, 8),
           height: 'ground',
           note: 'Arrow forward',
           torque: { targetNm: 60, height: 'raised' },
         },
-      } as never),
+      }),
     );
-    expect(work.operations.get('close:mount-left')).toMatchObject({ height: 'ground', tip: 'Arrow forward' });
+    expect(work.operations.get('close:mount-left')).toMatchObject({
+      height: 'ground',
+      tip: 'Arrow forward',
+      moves: ['crank'],
+    });
     expect(work.operations.get('torque:mount-left')).toMatchObject({ height: 'raised' });
     expect(work.operations.get('start:mount-left')?.height).toBe(work.connections.get('mount-left')?.height);
   });
