@@ -225,7 +225,7 @@ describe('one rule of the way back at a time', () => {
     expect(work.operations.get('close:mount-left')).toMatchObject({
       height: 'ground',
       tip: 'Arrow forward',
-      moves: ['crank'],
+      moves: ['crank', 'weight'],
     });
     expect(work.operations.get('torque:mount-left')).toMatchObject({ height: 'raised' });
     expect(work.operations.get('start:mount-left')?.height).toBe(work.connections.get('mount-left')?.height);
