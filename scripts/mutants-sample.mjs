@@ -23,7 +23,7 @@ const leftOut = {
     if (!largest) return undefined;
     const { file } = path.hub ?? {};
     const { start, end } = largest.node.loc;
-    const where = [seed, file?.opts?.filename, start.line, start.column, end.line, end.column, String(largest)].join(
+    const where = [seed, file?.opts?.filename, start.line, start.column, end.line, end.column, largest.node.type].join(
       ' ',
     );
     return drawn(where) < share ? undefined : 'Not in this sample.';
