@@ -1,4 +1,4 @@
-import { RULES_NOW, type Connection, type Part } from '../connection-map/index.js';
+import { RULES_NOW, reachOf, type Connection, type Part } from '../connection-map/index.js';
 import { connection, minutes, step } from '../layouts/author.js';
 import { ancestorsOf, HEAVY_KG, type Precedence } from '../teardown/index.js';
 import { EVERY_JOB } from '../testing/every-job.js';
@@ -33,6 +33,11 @@ describe.each(EVERY_JOB)('the way back of %s', (_name, plan) => {
       for (const one of joints)
         for (const other of joints)
           if (one !== other) expect(before(`torque:${one.id}`, work).has(`close:${other.id}`)).toBe(true);
+    const forItself = work.precedence.filter(({ after, reason }) => {
+      const own = work.connections.get(work.operations.get(after)?.connection ?? '');
+      return own !== undefined && reason.words === `It stays loose to leave room for ${own.name}.`;
+    });
+    expect(forItself).toEqual([]);
   });
 
   it('lets nothing down or away before what needs it is finished', () => {
@@ -65,7 +70,9 @@ describe.each(EVERY_JOB)('the way back of %s', (_name, plan) => {
       height: first?.height,
       cautions: ['under-load'],
     });
+    const underCab = reachOf(plan.map, { station: 'bay-top' }).length > 0;
     expect(work.operations.get('hold:pre-start')).toMatchObject({
+      station: underCab ? 'front' : 'bay-top',
       height: 'ground',
       cautions: ['fuel', 'exhaust-gas'],
     });
@@ -118,6 +125,17 @@ describe('one rule of the way back at a time', () => {
     const first = { open: 'radiator-bolts', why: 'Held before it.', orderOnly: true };
     const both = workOf(withConnection('cover-bolts', { access: [{ ...first, firstBackToo: true }] }));
     expect(waits(both, 'close:cover-bolts', /Held before it/)).toEqual(['close:radiator-bolts']);
+    const torqued = smallMap.connections.map((one) =>
+      one.id === 'radiator-bolts'
+        ? { ...one, refit: { ...one.refit, torque: { targetNm: 20 } } }
+        : one.id === 'cover-bolts'
+          ? { ...one, access: [{ ...first, firstBackToo: true }] }
+          : one,
+    );
+    // In is enough: it need not have its final torque.
+    expect(waits(workOf(smallPlanWith({ connections: torqued })), 'close:cover-bolts', /Held before it/)).toEqual([
+      'close:radiator-bolts',
+    ]);
     const turned = workOf({ ...withConnection('cover-bolts', { access: [first] }), rules: RULES_NOW });
     expect(before('close:radiator-bolts', turned).has('close:cover-bolts')).toBe(true);
   });
@@ -179,6 +197,36 @@ describe('one rule of the way back at a time', () => {
     expect(work.operations.get('adapt:tunnel')).toMatchObject({ title: 'Widen the tunnel', ...made, phase: 'refit' });
   });
 
+  it('waits for the powerpack to be down only at what ties it to the machine', () => {
+    const work = workOf(smallPlan);
+    const wait = (id: string) => waits(work, id, /^The powerpack has to be down/);
+    expect(wait('close:hose')).toEqual(['lower:down']);
+    expect(wait('start:mount-left')).toEqual(['lower:down']);
+    expect(wait('close:cover-bolts')).toEqual([]);
+  });
+
+  it('takes away only what was brought, and waits for no other to have the weight back on the mounts', () => {
+    const released = step({ title: 'Take it away', station: 'front', minutes: minutes(1, 2, 4) });
+    const brought = { by: 'step', step: released, access: [] } as const;
+    const work = workOf({
+      ...withConnection('hose', { needs: ['propped'] }),
+      map: {
+        ...withConnection('hose', { needs: ['propped'] }).map,
+        conditions: [
+          ...smallMap.conditions,
+          { id: 'propped', name: 'Propped', established: brought, released },
+          { id: 'spare', name: 'Spare', established: brought, released },
+        ],
+      },
+    });
+    expect(work.operations.has('release:propped')).toBe(true);
+    expect(work.operations.has('release:spare')).toBe(false);
+    expect(waits(work, 'release:propped', /stays in force until nothing is left to do at the lower hose/)).toEqual([
+      'close:hose',
+    ]);
+    expect(waits(work, 'close:hose', /^The powerpack sits on its own mounts/)).toEqual(['release:hoisted']);
+  });
+
   it('takes longer to torque the more there is to turn, and longer at a high figure or an angle', () => {
     const likely = (count: number, targetNm: number, more = {}) => {
       const work = workOf(
@@ -228,6 +276,7 @@ describe('one rule of the way back at a time', () => {
       moves: ['crank', 'weight'],
     });
     expect(work.operations.get('torque:mount-left')).toMatchObject({ height: 'raised' });
+    expect(work.operations.get('close:mount-right')).not.toHaveProperty('tip');
     expect(work.operations.get('start:mount-left')?.height).toBe(work.connections.get('mount-left')?.height);
   });
 
