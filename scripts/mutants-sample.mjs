@@ -1,5 +1,5 @@
 /**
- * A share of the changes that mutation testing would try, picked by `MUTANTS_SEED`: what stands together on a line or two is
+ * A share of the changes that mutation testing would try, picked by `MUTANTS_SEED`: what stands together on a few lines is
  * tried or left as one. `MUTANTS_SHARE` is between 0 and 1.
  */
 import { createHash } from 'node:crypto';
@@ -9,7 +9,7 @@ const share = Number(process.env.MUTANTS_SHARE ?? 1);
 const seed = process.env.MUTANTS_SEED ?? '1';
 
 /** What is longer is no change of its own, but holds others. */
-const MOST_LINES = 2;
+const MOST_LINES = 8;
 
 const lines = ({ loc }) => (loc ? loc.end.line - loc.start.line + 1 : Infinity);
 

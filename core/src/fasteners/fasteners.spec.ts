@@ -47,6 +47,7 @@ describe('reading what is written of a fastener', () => {
     ['worm clamp 60–80, 7 mm', { form: 'clamp', driveSize: 7 }],
     ['5/16-18 × 25, 13 mm', { form: 'bolt', lengthMm: 25 }],
     ['M8×1.25 × 22.75, 12.75 mm', { lengthMm: 22.75, driveSize: 12.75, also: [] }],
+    ['M10×1.5 × 48, M10 bit', { drive: 'multi-tooth', also: ['M10 bit'] }],
     ['M8×1.25 × 25, socket head', { drive: 'socket', also: ['socket head'] }],
     ['M5×0.8 × 12, slotted', { drive: 'slot', also: [] }],
     ['T20 sheet screw 4.25 × 12.75', { form: 'screw', lengthMm: 12.75, driveSize: 20 }],
@@ -278,6 +279,10 @@ describe('another one in its place', () => {
     expect(grave('M8×1.25 × 25', '5/16-18 × 25')).toEqual([['thread', true]]);
     expect(grave('M10×1.5 × 30', 'M10×1.25 × 30')).toEqual([['thread', true]]);
     expect(grave('M10×1.5 × 30', 'M8×1.25 × 30')).toEqual([['thread', true]]);
+  });
+
+  it('says nothing of a flange where nobody knows what it is', () => {
+    expect(risks('M8×1.25 × 25, 13 mm flange', 'copper ring')).toEqual([]);
   });
 
   it('says nothing of a head or a class of which one is not known', () => {
