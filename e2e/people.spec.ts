@@ -71,6 +71,16 @@ test('a shop gets its people, a tablet is let in by a code, two change over on i
       await expect(tablet).toHaveURL(/\/yard$/);
     });
 
+    await test.step('who comes by the address of a job signs in once, and is at the job', async () => {
+      const away = await browser.newContext({ baseURL: ADDRESS, reducedMotion: 'reduce' });
+      const other = await away.newPage();
+      await other.goto(`/jobs/${job}/strip`);
+      await named(other, 'Ruth', PASSPHRASE);
+      await other.keyboard.press('Enter');
+      await expect(hand(other).getByRole('heading', { level: 1 })).toBeVisible();
+      await away.close();
+    });
+
     await test.step('each records under their own name', async () => {
       await tablet.goto(`/jobs/${job}/strip`);
       await hand(tablet).locator('button.done').click();

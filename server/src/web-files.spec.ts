@@ -70,18 +70,3 @@ it('says what to do where nothing is built', async () => {
   expect(await (await fetch(`http://127.0.0.1:${port}/yard`)).text()).toContain('npm run build');
   empty.close();
 });
-
-it('has the browser ask for the job along with the page of one of its views, and for nothing else', async () => {
-  const job = '1961108f-86c8-4a7c-87be-f9e2a1c652a6';
-  const linked = async (path: string) => (await fetched(path)).answer.headers.link;
-  expect(await linked(`/jobs/${job}/strip`)).toBe(`</api/jobs/${job}>; rel=preload; as=fetch; crossorigin`);
-  expect(await linked(`/jobs/${job}/lift/gear`)).toContain(job);
-  for (const path of [
-    '/yard',
-    '/jobs/1/strip',
-    `/jobs/${job}%3E/strip`,
-    `/jobs/x${job}/strip`,
-    `/api/jobs/${job}/strip`,
-  ])
-    expect([path, await linked(path)]).toEqual([path, undefined]);
-});

@@ -9,9 +9,6 @@ import expressStaticGzip from 'express-static-gzip';
  */
 const HASHED = /\/(?!main-)[\w.-]+-[\w-]{8}\.(js|css|woff2?)(\.(br|gz))?$/;
 
-/** The address of a view of one job. */
-const OF_A_JOB = /^\/jobs\/([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})\//;
-
 /** Serves the built web application from `folder`; every address that is not a file gets its page. */
 export function webFiles(folder: string): Router {
   const router = Router();
@@ -34,9 +31,6 @@ export function webFiles(folder: string): Router {
   router.get(/^\/(?!api\/).*/, (request, response, next) => {
     if (/\.\w{2,5}$/.test(request.path)) return next();
     response.setHeader('cache-control', 'no-store');
-    const [, job] = OF_A_JOB.exec(request.path) ?? [];
-    // The browser asks for the job while it still fetches what will show it.
-    if (job) response.setHeader('link', `</api/jobs/${job}>; rel=preload; as=fetch; crossorigin`);
     response.type('html').send(html);
   });
   return router;
