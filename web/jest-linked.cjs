@@ -47,7 +47,7 @@ module.exports = {
     }
     return common(code.replace(STYLES, 'styles: []'), {
       filename: path,
-      sourceMaps: 'inline',
+      sourceMaps: path.includes('/node_modules/') ? false : 'inline',
       jsc: {
         parser: { syntax: path.endsWith('.ts') ? 'typescript' : 'ecmascript' },
         target: 'es2022',

@@ -1,6 +1,7 @@
 import { inflateSync } from 'node:zlib';
 import { cardDocument, CardTooLargeError } from './bolt-card/card-document.js';
-import { LABEL_STOCKS, labelSheet } from './labels/label-sheet.js';
+import { labelSheet } from './labels/label-sheet.js';
+import { LABEL_STOCKS } from './labels/label-stock.js';
 import { pdfOf } from './printing/pdf.js';
 import { positionsOf } from '@brisk/core/fasteners';
 import { rollLabels } from '@brisk/core/labels';

@@ -1,5 +1,5 @@
 import { LABEL_KINDS } from '@brisk/core/labels';
-import { LABEL_STOCKS } from './label-sheet.js';
+import { LABEL_STOCKS } from './label-stock.js';
 import { overload, problem, jobParameter, pdf, type Json } from '../http/openapi-words.js';
 
 const labelKind: Json = { name: 'of', in: 'query', required: false, schema: { enum: LABEL_KINDS, default: 'tag' } };

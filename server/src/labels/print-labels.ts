@@ -1,6 +1,7 @@
 import type { LabelContents } from '@brisk/core/labels';
 import { pdfOf } from '../printing/pdf.js';
-import { labelSheet, type LabelStock } from './label-sheet.js';
+import { labelSheet } from './label-sheet.js';
+import type { LabelStock } from './label-stock.js';
 
 /** What labels are printed from. */
 export interface LabelsToPrint {

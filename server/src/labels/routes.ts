@@ -6,7 +6,7 @@ import { perMinute, PRINTS_A_MINUTE } from '../http/limits.js';
 import { badInput, ProblemError } from '../http/problem.js';
 import type { JobStore } from '../jobs/job-store.js';
 import { sendPdf } from '../printing/send-pdf.js';
-import { LABEL_STOCKS, type LabelStock } from './label-sheet.js';
+import { LABEL_STOCKS, type LabelStock } from './label-stock.js';
 import * as docs from './openapi.js';
 
 /** Most numbers of a roll printed at once. */

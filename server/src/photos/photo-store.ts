@@ -1,7 +1,6 @@
 import { rm, readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { KeptPhoto } from '@brisk/contracts/house';
-import sharp from 'sharp';
 import { oneAtATime } from '../jobs/one-at-a-time.js';
 import { photoFile } from './photo-file.js';
 import { MOST_PIXELS, tidied } from './tidied.js';
@@ -57,6 +56,7 @@ export class PhotoStore {
     const path = this.smallPath(photo);
     if (await isThere(path)) return path;
     const whole = await readFile(await this.file(photo));
+    const { default: sharp } = await import('sharp');
     const small = await this.#inTurn('picture', () =>
       sharp(whole, { limitInputPixels: MOST_PIXELS })
         .resize({ width: SMALL_PX, height: SMALL_PX, fit: 'inside', withoutEnlargement: true })

@@ -1,5 +1,4 @@
 import { isBareJpeg } from '@brisk/core/photos';
-import sharp from 'sharp';
 import { ProblemError } from '../http/problem.js';
 
 const QUALITY = 82;
@@ -18,6 +17,8 @@ export interface Tidied {
  * itself. Throws `bad-input` for what is no picture.
  */
 export async function tidied(bytes: Buffer, longestPx: number): Promise<Tidied> {
+  // Loaded with the first picture: most starts of the server see none.
+  const { default: sharp } = await import('sharp');
   try {
     const read = sharp(bytes, { failOn: 'error', limitInputPixels: MOST_PIXELS });
     const { format, width = 0, height = 0 } = await read.metadata();
