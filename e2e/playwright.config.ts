@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
 const port = 4391;
+const OWN_SERVER = /(process|people|offline)\.spec\.ts$/;
 
 export default defineConfig({
   testDir: '.',
@@ -36,11 +37,20 @@ export default defineConfig({
       ],
     },
   },
-  webServer: {
-    command: `node serve.mjs ${port}`,
-    url: `http://127.0.0.1:${port}/api/health`,
-    timeout: 120_000,
-    reuseExistingServer: false,
-    gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
-  },
+  // What mostly waits for a server of its own comes first, so that no core is left over at the end.
+  projects: [
+    { name: 'a server of its own', testMatch: OWN_SERVER },
+    { name: 'the demo', testIgnore: OWN_SERVER },
+  ],
+  // `npm test` serves it while other checks still run.
+  ...(process.env['BRISK_DEMO_SERVED']
+    ? {}
+    : {
+        webServer: {
+          command: `node serve.mjs ${port}`,
+          wait: { stdout: /The demo is there/ },
+          timeout: 120_000,
+          gracefulShutdown: { signal: 'SIGTERM', timeout: 10_000 },
+        },
+      }),
 });

@@ -11,5 +11,6 @@ const server = startServer({ BRISK_PORT: port, BRISK_HOST: '127.0.0.1', BRISK_DA
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => void stopServer(server));
 await untilHealthy(`http://127.0.0.1:${port}`, server.ended);
 await loadDemo(`http://127.0.0.1:${port}`);
+process.stdout.write('The demo is there.\n');
 process.exitCode = await server.ended;
 rmSync(folder, { recursive: true, force: true });

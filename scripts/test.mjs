@@ -4,7 +4,7 @@ import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
 import { built, ensureInstalled, isBuilt, TSC } from './prepare.mjs';
-import { run, say } from './say.mjs';
+import { say } from './say.mjs';
 import { sideBySide } from './side-by-side.mjs';
 
 await ensureInstalled();
@@ -46,6 +46,20 @@ const gather = (name, workspaces, needs = []) => ({
   command: ['node', 'scripts/gather-specs.mjs', ...workspaces],
   needs,
 });
+/** What is served is run as a shop runs it. */
+const AS_SHIPPED = { NODE_OPTIONS: process.env.NODE_OPTIONS ?? '' };
+const web = isBuilt()
+  ? []
+  : [
+      {
+        name: 'The web application',
+        command: ['node', 'scripts/build-web.mjs'],
+        // Its types are looked at by “Types of the web”.
+        env: { NG_BUILD_TYPE_CHECK: '0' },
+        needs: ['Core, contracts and server'],
+        then: built,
+      },
+    ];
 const checks = [
   gather('Specs gathered', ['core', 'contracts', 'server']),
   { name: 'Core, contracts and server', command: [...TSC, '-b', 'core', 'contracts', 'server'] },
@@ -55,18 +69,27 @@ const checks = [
     needs: ['Core, contracts and server'],
   },
   gather('Views gathered', ['web'], ['Types of the web']),
-  ...(isBuilt()
-    ? []
-    : [
-        {
-          name: 'The web application',
-          command: ['node', 'scripts/build-web.mjs'],
-          // Its types are looked at by “Types of the web”.
-          env: { NG_BUILD_TYPE_CHECK: '0' },
-          needs: ['Core, contracts and server'],
-        },
-      ]),
+  ...web,
+  {
+    name: 'The demo, served',
+    command: ['node', 'e2e/serve.mjs', '4391'],
+    env: AS_SHIPPED,
+    ready: /The demo is there/,
+    needs: ['Core, contracts and server', ...web.map(({ name }) => name)],
+  },
   ...units,
+  {
+    name: 'Browser tests',
+    command: ['npx', 'playwright', 'test', '--config', 'e2e/playwright.config.ts', '--reporter=list,json'],
+    env: {
+      ...AS_SHIPPED,
+      CHROMIUM_PATH: chromium,
+      PLAYWRIGHT_JSON_OUTPUT_NAME: report('browser'),
+      BRISK_DEMO_SERVED: '1',
+    },
+    shown: true,
+    needs: ['The demo, served', ...units.map(({ name }) => name)],
+  },
   {
     name: 'Types of the tests',
     command: [...TSC, '-p', 'tsconfig.spec.json'],
@@ -78,11 +101,6 @@ const checks = [
 try {
   // One more than there are cores: each of them waits for the disk, or for another process, now and then.
   await sideBySide(checks, availableParallelism() + 1);
-  built();
-  say('Browser tests…');
-  await run('npx', ['playwright', 'test', '--config', 'e2e/playwright.config.ts', '--reporter=list,json'], {
-    env: { ...process.env, CHROMIUM_PATH: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: report('browser') },
-  });
   const unit = units.map(({ name }) => JSON.parse(readFileSync(report(name), 'utf8')));
   const { stats } = JSON.parse(readFileSync(report('browser'), 'utf8'));
   const sum = (field) => unit.reduce((total, one) => total + one[field], 0);
