@@ -2,6 +2,7 @@
 import { copyFileSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
+import { gatherChunks } from './gather-chunks.mjs';
 import { root, run } from './say.mjs';
 
 const web = join(root, 'web');
@@ -13,6 +14,10 @@ const env = { ...process.env, NG_BUILD_OPTIMIZE_CHUNKS: '1' };
 await run('npx', ['ng', 'build', '--progress=false'], { cwd: web, env });
 
 const built = join(web, 'dist/browser');
+await gatherChunks(built);
+// What a device keeps is known by its content, which has just become another.
+await run('npx', ['ngsw-config', 'dist/browser', 'ngsw-config.json'], { cwd: web });
+
 for (const entry of readdirSync(built, { recursive: true, withFileTypes: true })) {
   if (!/\.(m?js|css|svg|webmanifest)$/.test(entry.name)) continue;
   const file = join(entry.parentPath, entry.name);
