@@ -44,6 +44,7 @@ import { ToolShed } from '../planning/tool-shed';
 import { Person } from '../session/person';
 import { HouseWords } from './house-words';
 import { Selection } from '../session/selection';
+import { InTurn } from '../ui/in-turn';
 import { Keys } from '../ui/keys';
 import { BayHere } from '../map/bay-here';
 import { Scanner } from '../labels/scanner';
@@ -75,6 +76,7 @@ import { WaitClock } from './wait-clock';
     FluidWords,
     HoldPoint,
     HouseWords,
+    InTurn,
     KeepingChoice,
     LeftList,
     LookTicks,

@@ -12,6 +12,7 @@ import { duration, HALF_WORDS, several } from '@brisk/core/words';
 import { format, isSameDay } from 'date-fns';
 import { Desk } from '../../session/desk';
 import { Selection } from '../../session/selection';
+import { InTurn } from '../../ui/in-turn';
 import { Keys } from '../../ui/keys';
 import { CrewPanel } from './crew-panel';
 import { DayPicture } from './day-picture';
@@ -32,6 +33,7 @@ const LONGER_MS = 20_000;
   imports: [
     CrewPanel,
     DayPicture,
+    InTurn,
     MatButton,
     MatButtonToggle,
     MatButtonToggleGroup,
