@@ -44,9 +44,13 @@ export class HoldPoint {
   private readonly desk = inject(Desk);
 
   protected readonly gate = computed(() => gateOf(this.state(), this.holdPoint()));
-  /** What was confirmed, by one pair of eyes: the second of two confirms it all again. */
+  private readonly eyes = computed(() => `${this.holdPoint()} ${this.gate().firstOfTwo?.by}`);
+  /**
+   * What was confirmed, by one pair of eyes: the second of two confirms it all again. Other entries that come in take no
+   * tick away.
+   */
   protected readonly confirmed = linkedSignal<string, ReadonlySet<string>>({
-    source: () => `${this.holdPoint()} ${this.gate().firstOfTwo?.by}`,
+    source: this.eyes,
     computation: () => new Set(),
   });
   protected readonly signer = computed(() => this.person.in(this.desk.job()?.crew ?? []));

@@ -4,8 +4,6 @@ import { isDone, type LedgerEntry } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { testJob, theirEntry } from '../../testing/fake-server';
 import { choose, openView, pressable, tick, type, wordsOf, workedUntil } from '../../testing/open-job';
-import { TestBed } from '@angular/core/testing';
-import { Person } from '../session/person';
 import { StepInHand } from './step-in-hand';
 
 const phases: readonly WorkPhase[] = ['strip', 'lift', 'refit', 'first-start', 'handover'];
@@ -74,54 +72,6 @@ describe('the step in hand', () => {
       { ...head, kind: 'fasteners-counted', connection: 'battery-negative', direction: 'out', count: 1, kept: 'hole' },
       { ...head, kind: 'operation-done', operation: 'open:battery-negative' },
     ]);
-  });
-
-  it('has a hold point signed only after every look', async () => {
-    const entries = at('make:fuel-depressurised');
-    const view = await open(entries);
-    expect(view.text()).toContain('Hold point');
-    const sign = () => pressable(view.element, /look|Sign as/) as HTMLButtonElement;
-    expect(sign().disabled).toBe(true);
-    for (const box of view.element.querySelectorAll<HTMLInputElement>('mat-checkbox input')) box.click();
-    await view.settle();
-    expect(sign().textContent).toContain('Sign as Ines');
-    await view.press('Sign as Ines');
-    await view.settle();
-    expect(sent(view, entries.length)).toEqual([
-      {
-        ...head,
-        kind: 'hold-point-signed',
-        holdPoint: 'made-safe',
-        confirmed: ['chocked', 'extinguisher', 'lead-tied'],
-      },
-    ]);
-  });
-
-  it('has a second person look and sign for themselves where two are asked for', async () => {
-    const view = await open(at('make:fuel-depressurised'));
-    const looked = async () => {
-      for (const box of view.element.querySelectorAll<HTMLInputElement>('mat-checkbox input:not(:checked)'))
-        box.click();
-      await view.settle();
-    };
-    await view.press('Have a second person sign too');
-    expect(view.text()).toContain('Two people look and sign here');
-    await looked();
-    await view.press('Sign as Ines');
-    expect(view.text()).toMatch(/Ines has looked and signed\.\s+Now somebody else: change over at the bottom\./);
-    await looked();
-    expect((pressable(view.element, 'Ines has signed: now somebody else') as HTMLButtonElement).disabled).toBe(true);
-    TestBed.inject(Person).choose('Tobias');
-    await view.settle();
-    expect(view.text()).toContain('Look for yourself, and sign as the second.');
-    await looked();
-    await view.press('Sign as Tobias');
-    expect(view.server.entries.slice(-3)).toMatchObject([
-      { kind: 'second-signer-asked', holdPoint: 'made-safe', asked: true, by: 'Ines' },
-      { kind: 'hold-point-signed', by: 'Ines' },
-      { kind: 'hold-point-signed', by: 'Tobias' },
-    ]);
-    expect(view.text()).not.toContain('Hold point');
   });
 
   it('has the machine raised first where the next step needs it', async () => {

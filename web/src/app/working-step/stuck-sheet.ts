@@ -60,7 +60,9 @@ export class StuckSheet {
   protected readonly tried = signal<ReadonlySet<Means>>(new Set());
   protected readonly words = signal('');
   protected readonly minutes = signal(Math.max(1, Math.round(this.asked.minutes)));
-  protected readonly soak = linkedSignal<number>(() => (this.tried().has('penetrant') ? 30 : 0));
+  /** What else is ticked leaves the minutes as somebody has set them. */
+  private readonly soaks = computed(() => this.tried().has('penetrant'));
+  protected readonly soak = linkedSignal<number>(() => (this.soaks() ? 30 : 0));
   protected readonly house = signal(false);
   protected readonly sent = signal(false);
 

@@ -57,6 +57,16 @@ describe('stuck', () => {
     ]);
   });
 
+  it('leaves the soaking as it was set, whatever else is ticked', async () => {
+    const sheet = await openSheet();
+    await sheet.press('Rounded off');
+    await sheet.press('Penetrant');
+    await sheet.press('1 h');
+    await sheet.press('Heat');
+    await sheet.press('Record it, go on elsewhere');
+    expect(sheet.told[0]?.bodies[0]).toMatchObject({ means: ['penetrant', 'heat'], soakMin: 60 });
+  });
+
   it('orders only what is wanted, and tells the next crew when asked to', async () => {
     const sheet = await openSheet();
     await sheet.press('Broke');

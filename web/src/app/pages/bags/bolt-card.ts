@@ -54,11 +54,12 @@ export class BoltCard {
   private readonly kept = computed(() => this.desk.state()?.patterns.get(this.connection().id), {
     equal,
   });
-  protected readonly pattern = linkedSignal<BoltPattern>(
-    () => this.fitting(this.kept()) ?? usualPattern(this.connection(), this.sets()),
-  );
+  private readonly toBegin = computed(() => this.fitting(this.kept()) ?? usualPattern(this.connection(), this.sets()), {
+    equal,
+  });
+  protected readonly pattern = linkedSignal<BoltPattern>(() => this.toBegin());
   protected readonly changed = computed(
-    () => this.pattern() !== this.fitting(this.kept()) && (this.kept() !== undefined || this.touched()),
+    () => !equal(this.pattern(), this.fitting(this.kept())) && (this.kept() !== undefined || this.touched()),
   );
   private readonly touched = signal(false);
   protected readonly picked = signal<number | undefined>(undefined);

@@ -37,6 +37,19 @@ describe('the bench', () => {
     expect(view.desk.state()?.work.operations.has('remove:alternator')).toBe(true);
   });
 
+  it('keeps what is picked and typed when somebody writes meanwhile', async () => {
+    const view = await openView(Bench);
+    await view.press('Decide on the engine');
+    await view.press('Donor’s');
+    const ticked = () => view.element.querySelectorAll('bl-unit-card mat-checkbox input:checked').length;
+    const all = ticked();
+    await view.press('Turbocharger');
+    expect(ticked()).toBe(all - 1);
+    view.desk.record({ kind: 'noted', text: 'The crane is free' });
+    await view.settle();
+    expect(ticked()).toBe(all - 1);
+  });
+
   it('has the step in hand once it is out, and no height at the bench', async () => {
     const entries = [...lifted(), theirEntry({ kind: 'renewal-decided', renewals: ['converter-seal'], doIt: 'now' })];
     const view = await openView(Bench, entries);

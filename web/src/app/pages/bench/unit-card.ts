@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { LONGEST } from '@brisk/contracts/fields';
@@ -37,7 +38,7 @@ export class UnitCard {
   protected readonly name = computed(
     () => this.state().work.plan.map.parts.find(({ id }) => id === this.unit())?.name ?? this.unit(),
   );
-  protected readonly decided = computed(() => this.state().units.get(this.unit()));
+  protected readonly decided = computed(() => this.state().units.get(this.unit()), { equal });
   /** A swap has its other powerpack already; which parts come with it still has to be said. */
   private readonly byDefault = computed<Fate>(() => (this.desk.job()?.swap ? 'donor' : 'same'));
   protected readonly words = computed(() => {
@@ -49,7 +50,11 @@ export class UnitCard {
   protected readonly another = computed(() => this.becomes() === 'exchange' || this.becomes() === 'donor');
 
   /** Outer parts that may come with the other unit. */
-  protected readonly outer = computed(() => outerPartsOf(this.state().work.plan, this.state().work.lump, this.unit()));
+  protected readonly outer = computed(
+    () => outerPartsOf(this.state().work.plan, this.state().work.lump, this.unit()),
+    // Entries that come in do not untick what somebody has ticked.
+    { equal },
+  );
   protected readonly choices = computed(() =>
     this.outer().map(({ id, name }) => ({ value: id, words: sentence(name) })),
   );

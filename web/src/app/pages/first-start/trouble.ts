@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
@@ -54,10 +55,14 @@ export class Trouble {
   private readonly knowledge = computed(() =>
     this.shed.asked([...this.house.knowledge().causes, ...(this.desk.state()?.causesFound ?? [])]),
   );
-  private readonly evidence = computed(() => {
-    const state = this.desk.state();
-    return state ? evidenceOf(state) : [];
-  });
+  /** Other entries that come in do not put away the test somebody has in hand. */
+  private readonly evidence = computed(
+    () => {
+      const state = this.desk.state();
+      return state ? evidenceOf(state) : [];
+    },
+    { equal },
+  );
   private readonly machine = computed(() => {
     const state = this.desk.state();
     return state && machineOf(state.work.plan.map);
