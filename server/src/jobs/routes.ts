@@ -78,6 +78,9 @@ export interface JobParts {
   readonly closing: () => boolean;
 }
 
+/** Worked out when somebody first asks for them: they are the same as long as the server runs. */
+let summaries: readonly LayoutSummary[] | undefined;
+
 /** Jobs, their ledgers and their bundles. */
 export function jobRoutes({
   store,
@@ -95,10 +98,10 @@ export function jobRoutes({
   const api = apiRouter();
   let listening = 0;
   const here = new WhoIsHere(now);
-  const layouts = TEMPLATES.map(({ layout }) => summaryOfLayout(layout));
 
   api.get('/layouts', docs.getLayouts, (_request, response) => {
-    response.json(layouts);
+    summaries ??= TEMPLATES.map(({ layout }) => summaryOfLayout(layout));
+    response.json(summaries);
   });
 
   api.get('/jobs', docs.getJobs, async (_request, response) => {
