@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { rolldown } from 'rolldown';
 
 /** Where a crew’s day begins: what any of these takes is gathered by which of them take it. */
-const OFTEN_OPENED = ['Yard', 'JobShell', 'Strip'];
+const OFTEN_OPENED = ['Yard', 'JobShell', 'Plan', 'Strip'];
 
 /**
  * Gathers the scripts of the application built in `folder`, whose first is called `main-…`. It keeps its name, which the page
