@@ -24,14 +24,14 @@ export async function sideBySide(tasks, slots) {
       running.set(task.name, started(task));
     }
     const { task, code, output } = await Promise.race([...running.values()].map(({ over }) => over));
-    const ended = running.get(task.name);
+    const begun = running.get(task.name);
     running.delete(task.name);
     if (code !== 0) {
       for (const { child } of [...running.values(), ...serving]) child.kill('SIGTERM');
       process.stdout.write(output);
       throw new Error(`${task.name} failed.`);
     }
-    if (task.ready) serving.push(ended);
+    if (task.ready) serving.push(begun);
     task.then?.();
     say(`${task.name}: good.`);
     done.add(task.name);

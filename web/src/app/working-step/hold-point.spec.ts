@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { isDone } from '@brisk/core/ledger';
 import { openView, pressable, workedUntil } from '../../testing/open-job';
 import { Person } from '../session/person';
+import { HoldPoint } from './hold-point';
 import { StepInHand } from './step-in-hand';
 
 const at = (step: string) => workedUntil((state) => isDone(state, step));
@@ -69,5 +70,32 @@ describe('a hold point', () => {
     await view.settle();
     expect(boxes().map(({ checked }) => checked)).toEqual([false, true, false]);
     expect(view.text()).toContain('2 looks to confirm');
+  });
+
+  it('is looked at again by whoever takes over', async () => {
+    const view = await open();
+    const boxes = () => [...view.element.querySelectorAll<HTMLInputElement>('mat-checkbox input')];
+    boxes()[0]?.click();
+    await view.settle();
+    TestBed.inject(Person).choose('Tobias');
+    await view.settle();
+    expect(boxes().map(({ checked }) => checked)).toEqual([false, false, false]);
+  });
+
+  it('is looked at again after something stood in the way once more', async () => {
+    const entries = at('make:fuel-depressurised');
+    const last = entries.findLast((entry) => 'operation' in entry && entry.operation === 'make:fuel-depressurised');
+    const view = await openView(HoldPoint, entries, (desk) => ({ holdPoint: 'made-safe', state: desk.state() }));
+    const ticked = () => view.element.querySelectorAll('mat-checkbox input:checked').length;
+    view.element.querySelector<HTMLInputElement>('mat-checkbox input')?.click();
+    await view.settle();
+    expect(ticked()).toBe(1);
+    view.desk.record({ kind: 'corrected', corrects: last?.id ?? '', reason: 'It was another relay' });
+    await view.settle();
+    expect(view.text()).toContain('Not yet. 1 step missing');
+    view.desk.record({ kind: 'operation-done', operation: 'make:fuel-depressurised' });
+    await view.settle();
+    expect(view.text()).toContain('3 looks to confirm');
+    expect(ticked()).toBe(0);
   });
 });

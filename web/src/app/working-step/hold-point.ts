@@ -44,16 +44,20 @@ export class HoldPoint {
   private readonly desk = inject(Desk);
 
   protected readonly gate = computed(() => gateOf(this.state(), this.holdPoint()));
-  private readonly eyes = computed(() => `${this.holdPoint()} ${this.gate().firstOfTwo?.by}`);
+  protected readonly signer = computed(() => this.person.in(this.desk.job()?.crew ?? []));
+  private readonly eyes = computed(() => {
+    const { firstOfTwo, blockers } = this.gate();
+    return `${this.holdPoint()} ${this.signer()} ${firstOfTwo?.by} ${blockers.length > 0}`;
+  });
   /**
-   * What was confirmed, by one pair of eyes: the second of two confirms it all again. Other entries that come in take no
-   * tick away.
+   * What was confirmed, by the one pair of eyes that signs: whoever takes over looks again, and so does everybody after
+   * something stood in the way once more. Other entries that come in take no tick away.
    */
   protected readonly confirmed = linkedSignal<string, ReadonlySet<string>>({
     source: this.eyes,
     computation: () => new Set(),
   });
-  protected readonly signer = computed(() => this.person.in(this.desk.job()?.crew ?? []));
+
   constructor() {
     if ('vibrate' in navigator) navigator.vibrate(HOLD_BUZZ_MS);
   }
