@@ -16,6 +16,14 @@ beforeAll(async () => {
   for (const name of ['chunk-B-53X4eK.js', 'main-J3NHQCEN.js', 'ngsw-worker.js'])
     writeFileSync(join(folder, name), CODE);
   writeFileSync(join(folder, 'chunk-B-53X4eK.js.gz'), gzipSync(CODE));
+  writeFileSync(
+    join(folder, 'scripts-ahead.json'),
+    JSON.stringify([
+      ['/{yard}', ['main-J3NHQCEN.js']],
+      ['/jobs/:job/strip', ['main-J3NHQCEN.js', 'chunk-B-53X4eK.js']],
+      ['/jobs/:job{/*rest}', ['main-J3NHQCEN.js']],
+    ]),
+  );
   server = createServer(express().use(webFiles(folder)));
   await new Promise<void>((up) => server.listen(0, '127.0.0.1', up));
 });
@@ -61,6 +69,18 @@ it('answers every address of a view with the page, and a file that is not there 
   }
   for (const path of ['/chunk-AAAAAAAA.js', '/../package.json', '/%2e%2e%2fpackage.json', '/api/nothing'])
     expect([path, (await fetched(path)).answer.statusCode]).toEqual([path, 404]);
+});
+
+it('names in a page the scripts its view takes in the end', async () => {
+  const namedAt = async (path: string) => [
+    ...(await fetched(path)).body.toString().matchAll(/<link rel="modulepreload" href="([^"]+)"/g),
+  ];
+  const filesAt = async (path: string) => (await namedAt(path)).map(([, file]) => file);
+  for (const path of ['/', '/yard', '/jobs/1', '/jobs/1/bench/where'])
+    expect([path, await filesAt(path)]).toEqual([path, ['/main-J3NHQCEN.js']]);
+  expect(await filesAt('/jobs/1/strip')).toEqual(['/main-J3NHQCEN.js', '/chunk-B-53X4eK.js']);
+  expect(await filesAt('/people')).toEqual([]);
+  expect((await fetched('/jobs/1/strip')).answer.headers['cache-control']).toBe('no-store');
 });
 
 it('says what to do where nothing is built', async () => {

@@ -17,8 +17,10 @@ export function waitsAt(state: JobState, stop: Stop): string {
     case 'survey':
       return several(state.work.plan.map.connections.length, 'connection');
     case 'plan': {
-      if (overtakenBy(state, onTheWayOut(state) ? 'out' : 'back').length > 0) return 'overtaken: plan anew';
-      return state.progress.size === 0 ? 'ready to begin' : 'followed';
+      const half = onTheWayOut(state) ? 'out' : 'back';
+      if (overtakenBy(state, half).length > 0) return 'overtaken: plan anew';
+      if (state.progress.size === 0) return 'ready to begin';
+      return state.plans.has(half) ? 'followed' : 'grouped by place';
     }
     case 'strip': {
       const left = unsettled(state, 'strip').length;

@@ -1,6 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { Router } from 'express';
+import { Router, type Response } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 
 /**
@@ -16,6 +16,8 @@ export function webFiles(folder: string): Router {
   const html = existsSync(page)
     ? readFileSync(page, 'utf8')
     : '<!doctype html><title>Brisk Ledger</title><p>The web application is not built. Run: npm run build';
+  const send = (response: Response, text: string) =>
+    response.setHeader('cache-control', 'no-store').type('html').send(text);
   router.use(
     expressStaticGzip(folder, {
       index: false,
@@ -28,10 +30,23 @@ export function webFiles(folder: string): Router {
       },
     }),
   );
+  for (const [path, scripts] of scriptsAhead(folder)) {
+    const links = scripts.map((script) => `<link rel="modulepreload" href="/${script}" />`).join('');
+    const withLinks = html.replace('</title>', `</title>${links}`);
+    router.get(path, (_, response) => void send(response, withLinks));
+  }
   router.get(/^\/(?!api\/).*/, (request, response, next) => {
     if (/\.\w{2,5}$/.test(request.path)) return next();
-    response.setHeader('cache-control', 'no-store');
-    response.type('html').send(html);
+    send(response, html);
   });
   return router;
+}
+
+/**
+ * What the build in `folder` says of which scripts a page takes in the end: named in the page, they come together, not one
+ * round after the other as each is found in the one before.
+ */
+function scriptsAhead(folder: string): readonly (readonly [path: string, scripts: readonly string[]])[] {
+  const file = join(folder, 'scripts-ahead.json');
+  return existsSync(file) ? (JSON.parse(readFileSync(file, 'utf8')) as ReturnType<typeof scriptsAhead>) : [];
 }

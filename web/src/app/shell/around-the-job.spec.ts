@@ -20,6 +20,7 @@ describe('the journey rail', () => {
     const stops = [...view.element.querySelectorAll('li')];
     expect(stops).toHaveLength(8);
     expect(view.element.querySelector('[aria-current=step] .name')?.textContent).toBe('Strip');
+    expect(wordsOf(stops[1] as Element)).toBe('Plan grouped by place');
     expect(wordsOf(stops[2] as Element)).toMatch(/Strip \d+ steps left/);
     expect(wordsOf(stops[3] as Element)).toContain('55 still hold it');
     expect(stops.map((stop) => stop.classList.contains('past'))).toEqual([

@@ -18,11 +18,23 @@ import { HoldActions } from '../working-step/hold-actions';
 import { JointActions } from '../working-step/joint-actions';
 import { StepActions } from '../working-step/step-actions';
 import { Selection } from '../session/selection';
+import { InTurn } from '../ui/in-turn';
 
 /** Around every stop of one job: the journey on the left, the stop's work, the picked step on the right, the hold line below. */
 @Component({
   selector: 'bl-job-shell',
-  imports: [Calls, StepCard, HeldUpEntries, HoldLine, JourneyRail, MatButton, RouterLink, RouterOutlet, ShiftToRead],
+  imports: [
+    Calls,
+    StepCard,
+    HeldUpEntries,
+    HoldLine,
+    InTurn,
+    JourneyRail,
+    MatButton,
+    RouterLink,
+    RouterOutlet,
+    ShiftToRead,
+  ],
   providers: [
     AtTheJob,
     Awake,

@@ -66,6 +66,11 @@ describe('the plan', () => {
     const back = await openView(Plan, [], () => ({ way: 'back' }));
     expect(back.text()).toContain('Sign: Ready to go back in');
     expect(back.text()).not.toContain('Let the fuel pressure down');
+    const print = new URL(back.element.querySelector<HTMLAnchorElement>('a[href*="run-sheet"]')?.href ?? '');
+    expect([...print.searchParams]).toEqual([
+      ['half', 'back'],
+      ['zone', Intl.DateTimeFormat().resolvedOptions().timeZone],
+    ]);
     back.fixture.destroy();
     TestBed.resetTestingModule();
     const view = await openView(

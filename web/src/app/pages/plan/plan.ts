@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
@@ -68,12 +77,12 @@ export class Plan {
     return job && { powerpack: powerpackOf(job.plan).name, route: routeOf(job.plan).name, layout: job.plan.map.name };
   });
   protected readonly begun = computed(() => (this.desk.state()?.progress.size ?? 0) > 0);
-  protected readonly sheet = computed(
-    () =>
-      `/api/jobs/${encodeURIComponent(this.desk.job()?.id ?? '')}/run-sheet.pdf?half=${this.half()}&zone=${encodeURIComponent(
-        Intl.DateTimeFormat().resolvedOptions().timeZone,
-      )}`,
-  );
+  /** The sheet says when it was printed by the clock of whoever prints it; asked last, as a browser takes long to tell. */
+  private readonly zone = signal('');
+  protected readonly sheet = computed(() => {
+    const zone = this.zone() && `&zone=${encodeURIComponent(this.zone())}`;
+    return `/api/jobs/${encodeURIComponent(this.desk.job()?.id ?? '')}/run-sheet.pdf?half=${this.half()}${zone}`;
+  });
 
   protected readonly day = computed(() => this.draft.settings()?.crew.day ?? USUAL_DAY);
   /** When the crew would be done, by the clock on the wall. */
@@ -132,6 +141,7 @@ export class Plan {
 
   constructor() {
     effect(() => this.draft.half.set(this.half()));
+    afterNextRender(() => setTimeout(() => this.zone.set(Intl.DateTimeFormat().resolvedOptions().timeZone)));
     inject(Keys).use(
       { key: '[', words: 'The picked step one place earlier', act: () => this.shift(-1) },
       { key: ']', words: 'The picked step one place later', act: () => this.shift(1) },
