@@ -5,7 +5,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { root, run, say } from './say.mjs';
+import { packaged, root, run, say } from './say.mjs';
 
 const { values, positionals } = parseArgs({
   allowPositionals: true,
@@ -27,7 +27,7 @@ const tested = () =>
 const sample = share < 1 ? { MUTANTS_SHARE: String(share), MUTANTS_SEED: values.seed } : {};
 const lines = [];
 for (const folder of positionals.length > 0 ? positionals : tested()) {
-  await run('npx', ['stryker', 'run'], { env: { ...process.env, ...sample, MUTATED_FOLDER: folder } });
+  await run(...packaged('stryker', 'run'), { env: { ...process.env, ...sample, MUTATED_FOLDER: folder } });
   const { files } = JSON.parse(readFileSync(join(root, `.brisk/mutants-${folder}.json`), 'utf8'));
   const mutants = Object.values(files).flatMap((file) => file.mutants);
   const noticed = mutants.filter(({ status }) => status === 'Killed' || status === 'Timeout').length;

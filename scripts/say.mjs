@@ -20,3 +20,8 @@ export function run(command, args, options = {}) {
 
 /** The project's root folder. */
 export const root = new URL('..', import.meta.url).pathname;
+
+/** What runs the command `name` of an installed package, for {@link run}: `npx` takes a second of its own to find it. */
+export function packaged(name, ...words) {
+  return ['node', [`${root}node_modules/.bin/${name}`, ...words]];
+}

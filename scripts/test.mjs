@@ -30,16 +30,17 @@ const jest = (name, ...words) => ({
   needs: ['Specs gathered'],
 });
 /** As they are shipped; `npm run test:unit` has Angular look at everything a second time. */
-const views = (name, parts) => ({
+const views = (name, parts, needs) => ({
   ...jest(name, '--selectProjects', 'web', `--testPathPatterns=${parts}`),
   env: { VIEWS_AS_SHIPPED: '1' },
-  needs: ['Views gathered'],
+  needs,
 });
 const units = [
   jest('Unit tests', '--selectProjects', 'core', 'contracts'),
+  views('Views, first half', 'part-1\\.', ['Views gathered']),
   jest('API tests', '--selectProjects', 'server'),
-  views('Views, first half', 'part-1\\.'),
-  views('Views, second half', 'part-(?!1\\.)'),
+  // What the first made ready for Jest is not made ready once more.
+  views('Views, second half', 'part-(?!1\\.)', ['Views, first half']),
 ];
 const gather = (name, workspaces, needs = []) => ({
   name,
@@ -80,7 +81,14 @@ const checks = [
   ...units,
   {
     name: 'Browser tests',
-    command: ['npx', 'playwright', 'test', '--config', 'e2e/playwright.config.ts', '--reporter=list,json'],
+    command: [
+      'node',
+      'node_modules/.bin/playwright',
+      'test',
+      '--config',
+      'e2e/playwright.config.ts',
+      '--reporter=list,json',
+    ],
     env: {
       ...AS_SHIPPED,
       CHROMIUM_PATH: chromium,

@@ -11,8 +11,8 @@ export default {
   sandboxInjectedGlobals: FAST_GLOBALS,
   moduleFileExtensions: ['js', 'mjs', 'ts', 'json', 'svg'],
   moduleNameMapper: {
-    '^(?:\\.\\./)+core/src/(.*)$': '<rootDir>/../core/src/$1',
     '^(\\.{1,2}/.*)\\.js$': '$1',
+    '^@brisk/core/testing/(.*)$': '<rootDir>/../core/src/testing/$1.ts',
     '^@brisk/core/(.*)$': '<rootDir>/../core/src/$1/index.ts',
     '^@brisk/contracts/(.*)$': '<rootDir>/../contracts/src/$1.ts',
   },

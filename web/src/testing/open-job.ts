@@ -8,7 +8,7 @@ import { MatSelectHarness } from '@angular/material/select/testing';
 import { provideRouter } from '@angular/router';
 import type { Job } from '@brisk/contracts/job';
 import { canApply, extend, foldLedger, type EntryBody, type JobState, type LedgerEntry } from '@brisk/core/ledger';
-import { entriesForNext } from '../../../core/src/testing/crew';
+import { entriesForNext } from '@brisk/core/testing/crew';
 import { AtTheJob } from '../app/session/at-the-job';
 import { Desk } from '../app/session/desk';
 import { WhenSent } from '../app/ui/when-sent';

@@ -5,7 +5,7 @@ import { applyEdit } from '@brisk/core/map-edit';
 import { crewOf, NO_SCHOOL } from '@brisk/core/schedule';
 import { asyncProperty, assert, constantFrom, array, integer, record as arbitraryRecord } from 'fast-check';
 import { defer, delay, mergeMap, of, throwError, type Observable } from 'rxjs';
-import { entriesForNext } from '../../../../core/src/testing/crew';
+import { entriesForNext } from '@brisk/core/testing/crew';
 import { FakeServer, testJob } from '../../testing/fake-server';
 import { JobsInMemory } from '../../testing/jobs-in-memory';
 import { HttpErrorResponse } from '@angular/common/http';
