@@ -1,5 +1,5 @@
 /** Puts what a view takes into a few files: the builder cuts the application wherever two views part ways, into many small ones. */
-import { readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { rolldown } from 'rolldown';
 
@@ -48,6 +48,10 @@ export async function gatherChunks(folder) {
   await bundle.close();
   for (const script of before) rmSync(script);
   for (const { fileName, code } of output) writeFileSync(join(folder, fileName), code);
+
+  // The page named what the builder had cut the first script into.
+  const page = join(folder, 'index.html');
+  writeFileSync(page, readFileSync(page, 'utf8').replaceAll(/<link rel="modulepreload"[^>]*>/g, ''));
 
   const fileOf = (view) => output.find(({ moduleIds }) => moduleIds.includes(views.get(view))).fileName;
   const importsOf = (file) => output.find(({ fileName }) => fileName === file).imports;
