@@ -1,7 +1,6 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { LONGEST } from '@brisk/contracts/fields';
-import type { SomebodyHere } from '@brisk/contracts/here';
 import type { ProblemKind } from '@brisk/contracts/problem';
 import type { Job, LedgerTail } from '@brisk/contracts/job';
 import { revisionOf } from '@brisk/contracts/revision';
@@ -24,7 +23,6 @@ import {
   filter,
   finalize,
   firstValueFrom,
-  fromEvent,
   map,
   merge,
   Subject,
@@ -34,10 +32,10 @@ import {
 } from 'rxjs';
 import { v4 as uuid } from 'uuid';
 import { Api } from '../api/api';
-import type { Ring } from '../api/bell-line';
 import { problemKind, problemWords } from '../api/problem-words';
 import { HeldUpList, type HeldUp } from './held-up';
 import { JobsHere } from './jobs-here';
+import { Lookout } from './lookout';
 import { Outbox } from './outbox';
 import { Person } from './person';
 import { ShedClock } from './shed-clock';
@@ -45,9 +43,6 @@ import { ShedClock } from './shed-clock';
 /** How the desk stands with the server. */
 export type Line = 'loading' | 'up' | 'gone' | 'missing';
 
-/** Without the bell somebody looks so often; with it, only so often, in case it was not heard. */
-const LOOK_EVERY_MS = 4_000;
-const LOOK_WITH_BELL_MS = 30_000;
 const SEND_REST_AFTER_MS = 10;
 const AT_ONCE = 100;
 /** Answers that will be the same however often it is sent. */
@@ -79,11 +74,7 @@ export class Desk {
   private readonly confirmed = signal<JobState | undefined>(undefined);
   private readonly waiting = signal<readonly LedgerEntry[]>([]);
   private readonly send = new Subject<void>();
-  /** Which job’s bell is listened to. */
-  private readonly bellOf = new Subject<string>();
-  /** Whether the bell is heard. */
-  private hears = false;
-  private lookedAt = 0;
+  private readonly lookout = new Lookout(this.api);
   /** Entries in a request that is under way; they can no longer be taken back without a correction. */
   private readonly sending = new Set<string>();
   /** How many go out together: one, from a refusal until all that waited then went out by themselves. */
@@ -97,7 +88,7 @@ export class Desk {
   /** Entries that got another number because somebody else had taken theirs; shown until the person has read them. */
   readonly renumbered = signal<readonly LedgerEntry[]>([]);
   /** Who is at this job, on every device that says so. */
-  readonly here = signal<readonly SomebodyHere[]>([]);
+  readonly here = this.lookout.here.asReadonly();
   /** What went wrong last, for the person; empty when nothing did. */
   readonly trouble = signal('');
 
@@ -120,9 +111,7 @@ export class Desk {
     this.waiting.set(this.outbox.read(id));
     this.heldUp.set(this.heldUpList.read(id));
     this.atOnce = AT_ONCE;
-    this.hears = false;
-    this.here.set([]);
-    this.bellOf.next(id);
+    this.lookout.listenTo(id);
     void this.load(id);
   }
 
@@ -161,41 +150,18 @@ export class Desk {
   }
 
   constructor() {
-    const visible = () => document.visibilityState === 'visible';
-    merge(
-      this.send,
-      timer(LOOK_EVERY_MS, LOOK_EVERY_MS).pipe(filter(() => visible() && this.isTimeToLook())),
-      this.bellOf.pipe(
-        switchMap((id) => this.api.bell(id)),
-        filter((stands) => this.isNews(stands)),
-      ),
-      fromEvent(window, 'online'),
-      fromEvent(document, 'visibilitychange').pipe(filter(visible)),
-    )
+    const has = () => ({
+      up: this.line() === 'up',
+      position: this.confirmed()?.position,
+      revision: this.revision(),
+    });
+    merge(this.send, this.lookout.timesToLook(has))
       .pipe(
         filter(() => this.confirmed() !== undefined || this.line() === 'gone'),
         exhaustMap(() => this.exchange().pipe(finalize(() => this.sendTheRest()))),
         takeUntilDestroyed(),
       )
       .subscribe();
-  }
-
-  /** Whether what the server has is not what this device has. */
-  private isNews(ring: Ring): boolean {
-    this.hears = ring !== 'lost';
-    this.here.set(ring === 'lost' ? [] : (ring.here ?? []));
-    if (ring === 'lost') return true;
-    const { position, revision } = ring;
-    const confirmed = this.confirmed();
-    return this.line() !== 'up' || confirmed?.position !== position || this.revision() !== revision;
-  }
-
-  /** Who hears the bell looks seldom by himself; who does not, or has lost the server, every few seconds. */
-  private isTimeToLook(): boolean {
-    const now = Date.now();
-    if (this.hears && this.line() === 'up' && now - this.lookedAt < LOOK_WITH_BELL_MS) return false;
-    this.lookedAt = now;
-    return true;
   }
 
   /** Why `bodies` may not be recorded now, none when they may. */

@@ -1,20 +1,12 @@
-import { check } from './check';
 import type { EntryBody, EntryKind, LedgerEntry } from '@brisk/core/ledger';
-import { TEMPLATES, usualMap } from '@brisk/core/layouts';
 import { crewOf } from '@brisk/core/schedule';
-import { BUNDLE_FORMAT, notOurBundle } from './bundle';
-import { ENTRY_SCHEMAS, entrySchema } from './entry';
-import { newJobSchema } from './job';
-import { connectionMapSchema } from './map';
 
-const uuid = '3f0c8a52-8f1e-4d0a-9a51-6a2b1f0e7c11';
-const head = { id: uuid, at: '2026-03-02T07:30:00.000Z', by: 'Ines' };
-const wordsOf = (schema: Parameters<typeof check>[0], value: unknown) => {
-  const checked = check(schema, value);
-  return 'errors' in checked ? checked.errors.map(({ field, words }) => `${field}: ${words}`).join(' | ') : '';
-};
+export const EXAMPLE_ID = '3f0c8a52-8f1e-4d0a-9a51-6a2b1f0e7c11';
+/** What every entry has. */
+export const HEAD = { id: EXAMPLE_ID, at: '2026-03-02T07:30:00.000Z', by: 'Ines' };
 
-const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> } = {
+/** An entry of every kind, with all that it may have. */
+export const EXAMPLES: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> } = {
   'operation-done': { kind: 'operation-done', operation: 'open:upper-hose' },
   'operation-skipped': { kind: 'operation-skipped', operation: 'open:upper-hose', mode: 'later', reason: 'Lent out' },
   'operation-stuck': {
@@ -48,9 +40,14 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     connection: 'upper-hose',
     pattern: { shape: 'line', widthMm: 80, heightMm: 0, holes: [{ xMm: 0, yMm: 0, set: 0, note: 'longer' }] },
   },
-  'bolt-found': { kind: 'bolt-found', bolt: uuid, measured: { diameterMm: 7.9, drive: 'hex' }, where: 'on the tray' },
-  'bolt-homed': { kind: 'bolt-homed', bolt: uuid, connection: 'upper-hose', set: 0 },
-  'bolt-set-aside': { kind: 'bolt-set-aside', bolt: uuid, reason: 'From the bench vice' },
+  'bolt-found': {
+    kind: 'bolt-found',
+    bolt: EXAMPLE_ID,
+    measured: { diameterMm: 7.9, drive: 'hex' },
+    where: 'on the tray',
+  },
+  'bolt-homed': { kind: 'bolt-homed', bolt: EXAMPLE_ID, connection: 'upper-hose', set: 0 },
+  'bolt-set-aside': { kind: 'bolt-set-aside', bolt: EXAMPLE_ID, reason: 'From the bench vice' },
   'trouble-test-done': {
     kind: 'trouble-test-done',
     test: 'spark',
@@ -203,8 +200,8 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     accepted: 'By the maker’s own drawing',
   },
   noted: { kind: 'noted', text: 'Seen' },
-  'part-needed': { kind: 'part-needed', need: uuid, name: 'Seal', quantity: 1, reason: 'Weeps' },
-  'part-arrived': { kind: 'part-arrived', need: uuid },
+  'part-needed': { kind: 'part-needed', need: EXAMPLE_ID, name: 'Seal', quantity: 1, reason: 'Weeps' },
+  'part-arrived': { kind: 'part-arrived', need: EXAMPLE_ID },
   'part-priced': { kind: 'part-priced', need: 'clutch-1', supplier: 'Hallberg', priceCents: 8_500, leadDays: 2 },
   'part-moved-on': { kind: 'part-moved-on', need: 'clutch-1', to: 'ordered', expectedOn: '2026-03-04' },
   'part-compared': {
@@ -213,7 +210,7 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     compared: [{ what: 'diameter', same: false, note: '10 mm small' }],
   },
   'core-returned': { kind: 'core-returned', need: 'clutch-1' },
-  'cost-noted': { kind: 'cost-noted', cost: uuid, sort: 'machine-shop', name: 'Flywheel faced', cents: 4_500 },
+  'cost-noted': { kind: 'cost-noted', cost: EXAMPLE_ID, sort: 'machine-shop', name: 'Flywheel faced', cents: 4_500 },
   'unit-decided': {
     kind: 'unit-decided',
     unit: 'engine',
@@ -329,9 +326,9 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
       trace: { everyMs: 100, volts: [12.6, 10], amps: [0, 180], rpm: [0, 210] },
     },
   },
-  'issue-opened': { kind: 'issue-opened', issue: uuid, title: 'Lamp', sort: 'real' },
-  'issue-sorted': { kind: 'issue-sorted', issue: uuid, sort: 'stored' },
-  'issue-closed': { kind: 'issue-closed', issue: uuid, how: 'Cleared' },
+  'issue-opened': { kind: 'issue-opened', issue: EXAMPLE_ID, title: 'Lamp', sort: 'real' },
+  'issue-sorted': { kind: 'issue-sorted', issue: EXAMPLE_ID, sort: 'stored' },
+  'issue-closed': { kind: 'issue-closed', issue: EXAMPLE_ID, how: 'Cleared' },
   'handed-over': { kind: 'handed-over', openItems: 0 },
   'plan-followed': {
     kind: 'plan-followed',
@@ -349,146 +346,9 @@ const good: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind: Kind }> }
     finishMin: 12.5,
     heightChanges: 1,
   },
-  corrected: { kind: 'corrected', corrects: uuid, reason: 'Wrong machine' },
+  corrected: { kind: 'corrected', corrects: EXAMPLE_ID, reason: 'Wrong machine' },
 };
-const entries = Object.values(good).map((body) => [body.kind, { ...head, ...body } as LedgerEntry] as const);
 
-describe('ledger entries', () => {
-  it('have an example of every kind here', () => {
-    expect(Object.keys(good).sort()).toEqual(Object.keys(ENTRY_SCHEMAS).sort());
-  });
-
-  it.each(entries)('%s is taken as it is', (_kind, entry) =>
-    expect(check(entrySchema, entry)).toEqual({ value: entry }),
-  );
-
-  it.each(entries)('%s is refused without each of its fields', (_kind, entry) => {
-    const spare = new Set([
-      ...['bag', 'moveFirst', 'note', 'means', 'soakMin', 'kept', 'replacedBy', 'where', 'words', 'kind'],
-      ...['low', 'high', 'condition', 'number', 'waitsFor', 'kmLeft', 'kmPerYear', 'read', 'wrench', 'degrees'],
-      ...[
-        'onTop',
-        'joint',
-        'share',
-        'freezingC',
-        'shareInside',
-        'school',
-        'cansL',
-        'priming',
-        'celsius',
-        'ohms',
-        'dropV',
-        'volts',
-        'dueOn',
-        'afterKm',
-        'purpose',
-        'reading',
-        'added',
-        'who',
-      ],
-      ...['went', 'not', 'readingMm', 'belt', 'from', 'to', 'accepted', 'figureMm'],
-      ...['supplier', 'priceCents', 'leadDays', 'expectedOn', 'causeOfDeath', 'budgetCents', 'budgetHours'],
-      ...(entry.kind === 'help-called' ? ['operation'] : []),
-      // A reason for leaving something is asked for by core: renewing it needs none.
-      ...(entry.kind === 'renewal-decided' || entry.kind === 'part-placed' ? ['reason'] : []),
-    ]);
-    const needed = Object.keys(entry).filter((field) => !spare.has(field));
-    for (const field of needed) {
-      const { [field]: _left, ...rest } = entry as unknown as Record<string, unknown>;
-      expect(wordsOf(entrySchema, rest)).toMatch(new RegExp(`${field}.*is missing`, 'i'));
-    }
-  });
-
-  it('a trace has as many points of each figure, and none too many', () => {
-    const attempt = good['start-attempted'];
-    if (attempt.kind !== 'start-attempted' || !attempt.read?.trace) throw new Error('It has a trace.');
-    const { read } = attempt;
-    const withTrace = (trace: object) => ({
-      ...attempt,
-      ...head,
-      read: { ...read, trace: { ...read.trace, ...trace } },
-    });
-    expect(wordsOf(entrySchema, withTrace({ amps: [1] }))).toContain('as many volts as amperes and revolutions');
-    const long = Array.from({ length: 301 }, () => 12);
-    expect(wordsOf(entrySchema, withTrace({ volts: long, amps: long, rpm: long }))).toMatch(/volts/);
-    expect(wordsOf(entrySchema, withTrace({ volts: [1e9, 1] }))).toMatch(/volts/);
-  });
-
-  it.each(entries)('%s is refused with a field too many', (_kind, entry) => {
-    expect(wordsOf(entrySchema, { ...entry, smell: 'burnt' })).toContain('does not belong: smell');
-  });
-
-  it.each(entries)('%s is refused with a field of another type', (_kind, entry) => {
-    for (const field of Object.keys(entry).filter((one) => one !== 'kind'))
-      expect(wordsOf(entrySchema, { ...entry, [field]: { odd: true } })).not.toBe('');
-  });
-
-  it('are not taken for the kind of another', () => {
-    expect(wordsOf(entrySchema, { ...head, kind: 'toString' })).toContain('has to be one of');
-    expect(wordsOf(entrySchema, 7)).not.toBe('');
-    expect(wordsOf(entrySchema, null)).not.toBe('');
-  });
-
-  it('do not turn text into numbers', () => {
-    expect(wordsOf(entrySchema, { ...head, ...good.tagged, tag: '4' })).toContain('Tag has to be a number.');
-  });
-});
-
-describe('loose fasteners', () => {
-  it('are written down only when something of them was measured', () => {
-    const found = { ...head, kind: 'bolt-found', bolt: uuid };
-    expect(wordsOf(entrySchema, { ...found, measured: {} })).toContain('Measure something first');
-    expect(wordsOf(entrySchema, { ...found, measured: { lengthMm: -3 } })).not.toBe('');
-    expect(wordsOf(entrySchema, { ...found, measured: { drive: 'magic' } })).not.toBe('');
-  });
-});
-
-describe('jobs and maps', () => {
-  const job = {
-    id: uuid,
-    title: 'Minibus',
-    machine: 'No. 7',
-    reason: 'swap',
-    crew: ['Ines'],
-    layout: 'a',
-    powerpack: 'b',
-    route: 'c',
-  };
-
-  it('takes a job with and without what may be left out', () => {
-    expect(wordsOf(newJobSchema, job)).toBe('');
-    expect(wordsOf(newJobSchema, { ...job, dueOn: '2026-12-01', note: 'Slips' })).toBe('');
-  });
-
-  it.each([
-    [{ title: ' Minibus' }, /begin or end with a space/],
-    [{ crew: Array.from({ length: 21 }, () => 'Ines') }, /too many: 20/],
-    [{ crew: [7] }, /has to be text/],
-    [{ dueOn: '1.12.2026' }, /such as 2026/],
-    [{ layout: '../secret' }, /signs in it/],
-  ])('refuses %j', (change, words) => expect(wordsOf(newJobSchema, { ...job, ...change })).toMatch(words));
-
-  it.each(TEMPLATES.map(({ layout }) => [layout, usualMap(layout)] as const))(
-    'takes the layout %s as it is',
-    (_name, map) => {
-      expect(check(connectionMapSchema, map)).toEqual({ value: map });
-    },
-  );
-
-  it('refuses access that names neither or both of a connection and a part', () => {
-    const map = usualMap('longitudinal-automatic');
-    const [first] = map.connections;
-    const spoiled = (access: unknown) => ({ ...map, connections: [{ ...first, access: [access] }] });
-    expect(wordsOf(connectionMapSchema, spoiled({ why: 'So' }))).toContain('either a connection to open or a part');
-    expect(wordsOf(connectionMapSchema, spoiled({ open: 'a', removed: 'b', why: 'So' }))).toContain(
-      'either a connection',
-    );
-  });
-
-  it('tells our bundles from other files', () => {
-    expect(notOurBundle({ format: BUNDLE_FORMAT, version: 1 })).toBeUndefined();
-    expect(notOurBundle({ format: BUNDLE_FORMAT, version: 5 })).toMatch(/reads up to version 4/);
-    for (const other of [null, 7, 'text', [], {}, { format: 'else' }])
-      expect(notOurBundle(other)).toMatch(/not a job bundle/);
-  });
-});
+export const EXAMPLE_ENTRIES = Object.values(EXAMPLES).map(
+  (body) => [body.kind, { ...HEAD, ...body } as LedgerEntry] as const,
+);
