@@ -4,7 +4,8 @@
  * boundary, what blocks the route, and what access to those needs, to any depth. Edges come in layers: access and
  * conditions as authored, then the load path (weight taken and mounts last), then the hold points.
  */
-export { teardownOf, holdPointOperation, refuseLoops, type Teardown } from './derive.js';
+export { teardownOf, refuseLoops, type Teardown } from './derive.js';
+export { holdPointOperation } from './steps-out.js';
 export * from './operation.js';
 export { choreEdges, choreOperation, choresFor, type DeedSteps } from './chores.js';
 export { isForJob } from './scope.js';
