@@ -67,7 +67,13 @@ it('answers every address of a view with the page, and a file that is not there 
     expect([path, answer.statusCode]).toEqual([path, 200]);
     expect(body.toString()).toContain('<title>Brisk Ledger</title>');
   }
-  for (const path of ['/chunk-AAAAAAAA.js', '/../package.json', '/%2e%2e%2fpackage.json', '/api/nothing'])
+  for (const path of [
+    '/chunk-AAAAAAAA.js',
+    '/jobs/1/chunk-AAAAAAAA.js',
+    '/../package.json',
+    '/%2e%2e%2fpackage.json',
+    '/api/nothing',
+  ])
     expect([path, (await fetched(path)).answer.statusCode]).toEqual([path, 404]);
 });
 

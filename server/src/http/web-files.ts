@@ -30,15 +30,14 @@ export function webFiles(folder: string): Router {
       },
     }),
   );
+  // A file that is not there is no address of a view.
+  router.use(({ path }, _, next) => (/\.\w{2,5}$/.test(path) ? next('router') : next()));
   for (const [path, scripts] of scriptsAhead(folder)) {
     const links = scripts.map((script) => `<link rel="modulepreload" href="/${script}" />`).join('');
     const withLinks = html.replace('</title>', `</title>${links}`);
     router.get(path, (_, response) => void send(response, withLinks));
   }
-  router.get(/^\/(?!api\/).*/, (request, response, next) => {
-    if (/\.\w{2,5}$/.test(request.path)) return next();
-    send(response, html);
-  });
+  router.get(/^\/(?!api\/).*/, (_, response) => void send(response, html));
   return router;
 }
 
