@@ -136,6 +136,12 @@ describe('the yard', () => {
     expect([...element.querySelectorAll('h2')].map((one) => one.textContent)).toEqual(['Minibus', 'Tug']);
   });
 
+  it('says how the backups go under the jobs, and nothing before they are there: they would push it away', async () => {
+    expect((await open([], false)).element.querySelector('bl-backup-line')).toBeNull();
+    TestBed.resetTestingModule();
+    expect((await open([job({})])).element.querySelector('ul ~ bl-backup-line')).not.toBeNull();
+  });
+
   it.each<readonly [BackupStatus, RegExp]>([
     [{}, /No backup is made\. Set BRISK_BACKUP/],
     [{ into: '/mnt/drive', everyHours: 24 }, /first backup to \/mnt\/drive is under way/],
