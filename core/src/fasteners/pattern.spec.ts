@@ -5,10 +5,8 @@ import { drawnSize, positionsOf, readFastener, usualPattern } from './index.js';
 function anyJoint() {
   const [template] = TEMPLATES;
   const [joint] = template ? compose(template, completed(template, {})).connections : [];
-  return joint ?? fail('any layout');
-}
-function fail(text: string): never {
-  throw new Error(`No thread in ${text}`);
+  if (!joint) throw new Error('There is no layout with a joint.');
+  return joint;
 }
 
 describe('where the holes are', () => {
