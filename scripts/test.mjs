@@ -4,18 +4,13 @@ import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureChromium } from './chromium.mjs';
 import { built, ensureInstalled, isBuilt, TSC } from './prepare.mjs';
-import { say } from './say.mjs';
+import { say, shortRun } from './say.mjs';
 import { sideBySide } from './side-by-side.mjs';
 
 await ensureInstalled();
 const chromium = ensureChromium();
 const reports = mkdtempSync(join(tmpdir(), 'brisk-reports-'));
 const report = (name) => join(reports, `${name}.json`);
-/**
- * A package of `node_modules`, with code made fast only after fifteen times its usual use: a run of a minute does not earn back
- * what the compiler takes beside it, a sixth of the whole.
- */
-const shortRun = (name, ...words) => ['node', '--interrupt-budget=1000000', `node_modules/.bin/${name}`, ...words];
 /** Specs as they are gathered: what they have in common is loaded once, not once a file. */
 const jest = (name, ...words) => ({
   name,
@@ -26,7 +21,7 @@ const jest = (name, ...words) => ({
     `--outputFile=${report(name)}`,
     '--maxWorkers=1',
     ...words,
-  ),
+  ).flat(),
   needs: ['Specs gathered'],
 });
 /** As they are shipped; `npm run test:unit` has Angular look at everything a second time. */
@@ -67,7 +62,7 @@ const checks = [
   { name: 'Core, contracts and server', command: [...TSC, '-b', 'core', 'contracts', 'server'] },
   {
     name: 'Types of the web',
-    command: shortRun('ngc', '-p', 'web/tsconfig.spec.json'),
+    command: shortRun('ngc', '-p', 'web/tsconfig.spec.json').flat(),
     needs: ['Core, contracts and server'],
   },
   gather('Views gathered', ['web'], ['Types of the web']),

@@ -8,7 +8,7 @@ import { USUAL_RATES } from '@brisk/core/economics';
 import { FIRST_GEAR, type LiftingGear } from '@brisk/core/rigging';
 import { INSPECTION_SHEET } from '@brisk/core/donor';
 import type { Observable } from 'rxjs';
-import { testJob, theirEntry } from '../../testing/fake-server';
+import { testJob, theirEntry } from '../../testing/test-job';
 import { Api } from './api';
 
 const { plan } = testJob;

@@ -2,7 +2,7 @@ import { HttpErrorResponse } from '@angular/common/http';
 import type { Kept, ToKeep } from '@brisk/contracts/shop';
 import { of, throwError, type Observable } from 'rxjs';
 import { ValidationError } from 'yup';
-import { problemAnswer } from '../../testing/fake-server';
+import { problemAnswer } from '../../testing/problem-answer';
 import { KeptDocument } from './kept-document';
 
 interface Words {

@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { FakeServer, testJob } from '../../testing/fake-server';
+import { FakeServer } from '../../testing/fake-server';
+import { testJob } from '../../testing/test-job';
 import { jobProviders, tick } from '../../testing/open-job';
 import { AtTheJob } from './at-the-job';
 import { Awake } from './awake';

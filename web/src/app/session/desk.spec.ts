@@ -1,26 +1,15 @@
 import { TestBed } from '@angular/core/testing';
-import { holding, type EntryBody } from '@brisk/core/ledger';
-import { applyEdit } from '@brisk/core/map-edit';
-import { FakeServer, problemAnswer, testJob, theirEntry } from '../../testing/fake-server';
+import { holding } from '@brisk/core/ledger';
+import { FakeServer } from '../../testing/fake-server';
+import { first, kinds, note, openDesk, second, settled } from '../../testing/open-desk';
+import { problemAnswer } from '../../testing/problem-answer';
+import { testJob, theirEntry } from '../../testing/test-job';
 import { jobProviders, tick } from '../../testing/open-job';
 import { Desk } from './desk';
 import { JobsHere } from './jobs-here';
 import { Outbox } from './outbox';
 import { of, throwError } from 'rxjs';
 import { Door } from './door';
-
-const first: EntryBody = { kind: 'operation-done', operation: 'open:battery-negative' };
-const second: EntryBody = { kind: 'operation-done', operation: 'make:fuel-depressurised' };
-const note = (text: string): EntryBody => ({ kind: 'noted', text });
-
-async function openDesk(server = new FakeServer()): Promise<{ desk: Desk; server: FakeServer }> {
-  TestBed.configureTestingModule({ providers: jobProviders(server) });
-  const desk = TestBed.inject(Desk);
-  desk.open(testJob.id);
-  await tick();
-  return { desk, server };
-}
-const kinds = (server: FakeServer) => server.entries.map(({ kind }) => kind);
 
 describe('the desk', () => {
   it('loads a job and folds its ledger', async () => {
@@ -97,7 +86,7 @@ describe('the desk', () => {
     expect(again.desk.kept()).toBe(2);
     server.reachable = true;
     again.desk.reload();
-    await tick(60);
+    await settled(again.desk, server);
     expect(again.desk.kept()).toBe(0);
     expect(server.entries.map((entry) => ('operation' in entry ? entry.operation : ''))).toEqual([
       'open:battery-negative',
@@ -109,7 +98,7 @@ describe('the desk', () => {
     const { desk, server } = await openDesk();
     server.entries.push(theirEntry(first));
     desk.record(note('Mine'));
-    await tick(60);
+    await settled(desk, server);
     expect(kinds(server)).toEqual(['operation-done', 'noted']);
     expect(desk.state()?.position).toBe(2);
     expect(desk.heldUp()).toEqual([]);
@@ -124,7 +113,7 @@ describe('the desk', () => {
     server.entries.push(theirEntry(first));
     server.reachable = true;
     desk.reload();
-    await tick(60);
+    await settled(desk, server);
     expect(desk.heldUp().map(({ words }) => words)).toEqual([expect.stringMatching(/finished already/)]);
     expect(kinds(server)).toEqual(['operation-done', 'noted']);
     expect(desk.kept()).toBe(0);
@@ -150,7 +139,7 @@ describe('the desk', () => {
     );
     server.reachable = true;
     desk.reload();
-    await tick(60);
+    await settled(desk, server);
     expect(desk.heldUp()).toEqual([]);
     expect(desk.state()?.bags.get('upper-hose')?.out).toMatchObject({ count: 2, bag: 2 });
     expect(desk.state()?.tags.get('upper-hose')).toBe(2);
@@ -172,13 +161,13 @@ describe('the desk', () => {
     if (told) await TestBed.inject(JobsHere).keep(told.job, told.entries);
     const again = TestBed.inject(Desk);
     again.open(testJob.id);
-    await tick(60);
+    await settled(again, server);
     const [held] = again.heldUp();
     expect(held).toMatchObject({ says: expect.stringMatching(/^Tag 3 on/) as unknown, replaces: true });
     expect(held?.words).toMatch(/^Tobias was there meanwhile: “Tag 1 on .*Yours would take its place/);
     expect(again.state()?.tags.get('upper-hose')).toBe(1);
     if (held) expect(again.tryAgain(held)).toBeUndefined();
-    await tick(60);
+    await settled(again, server);
     expect(again.heldUp()).toEqual([]);
     expect(server.entries.map((entry) => entry.kind === 'tagged' && entry.tag)).toEqual([1, 3]);
   });
@@ -192,98 +181,10 @@ describe('the desk', () => {
     if (kept) server.entries.push(kept);
     server.reachable = true;
     desk.reload();
-    await tick(60);
+    await settled(desk, server);
     expect(server.entries).toHaveLength(1);
     expect(desk.kept()).toBe(0);
     expect(desk.heldUp()).toEqual([]);
-  });
-
-  it('holds up what the server refuses for good, keeps it over a reload, and does not send it for ever', async () => {
-    const { desk, server } = await openDesk();
-    server.nextAppend = problemAnswer('bad-input', 422, 'Text is too long.');
-    desk.record(note('x'));
-    await tick(60);
-    expect(desk.kept()).toBe(0);
-    expect(desk.heldUp()[0]?.words).toBe('Text is too long.');
-    expect(server.appends).toHaveLength(1);
-    TestBed.resetTestingModule();
-    const again = await openDesk(server);
-    expect(again.desk.heldUp().map(({ words }) => words)).toEqual(['Text is too long.']);
-    expect(server.appends).toHaveLength(1);
-  });
-
-  it('holds each up by itself where one of many is refused, and sends the rest', async () => {
-    const { desk, server } = await openDesk();
-    server.reachable = false;
-    for (const text of ['one', 'two', 'three', 'four']) desk.record(note(text));
-    await tick();
-    const [, two] = TestBed.inject(Outbox).read(testJob.id);
-    server.refuse = (entry) => entry.id === two?.id && problemAnswer('bad-input', 422, 'Not that one.');
-    server.reachable = true;
-    desk.reload();
-    await tick(200);
-    expect(desk.kept()).toBe(0);
-    expect(desk.heldUp().map(({ entry, words }) => [entry.id, words])).toEqual([[two?.id, 'Not that one.']]);
-    expect(server.entries.map((entry) => (entry.kind === 'noted' ? entry.text : ''))).toEqual(['one', 'three', 'four']);
-  });
-
-  it('loses nothing where the map lost what some entries name meanwhile', async () => {
-    const { desk, server } = await openDesk();
-    server.reachable = false;
-    const tag = (connection: string, number: number): EntryBody => ({ kind: 'tagged', connection, tag: number });
-    desk.record(note('before'), tag('upper-hose', 1), note('between'), tag('breather-hose', 2), note('after'));
-    await tick();
-    const { plan } = server.opened;
-    const map = applyEdit(plan.map, { kind: 'remove-connection', id: 'upper-hose' });
-    server.opened = { ...server.opened, revision: 2, plan: { ...plan, map } };
-    server.reachable = true;
-    desk.reload();
-    await tick(200);
-    expect(kinds(server)).toEqual(['noted', 'noted', 'tagged', 'noted']);
-    expect(desk.heldUp().map(({ entry }) => entry.kind)).toEqual(['tagged']);
-    expect(desk.kept()).toBe(0);
-  });
-
-  it('takes an id that stands for something else as no sign that its own was written', async () => {
-    const { desk, server } = await openDesk();
-    server.reachable = false;
-    desk.record(note('mine'));
-    await tick();
-    const [mine] = TestBed.inject(Outbox).read(testJob.id);
-    server.entries.push({ ...theirEntry(note('theirs')), id: mine?.id ?? '' });
-    server.reachable = true;
-    desk.reload();
-    await tick(60);
-    const [held] = desk.heldUp();
-    expect(held).toMatchObject({ entry: { id: mine?.id }, idUsed: true });
-    if (held) desk.tryAgain(held);
-    await tick(60);
-    expect(desk.heldUp()).toEqual([]);
-    expect(server.entries.map((entry) => (entry.kind === 'noted' ? entry.text : ''))).toEqual(['theirs', 'mine']);
-    expect(new Set(server.entries.map(({ id }) => id)).size).toBe(2);
-  });
-
-  it('makes a note of what is held up, or drops it, when told to', async () => {
-    const { desk, server } = await openDesk();
-    server.reachable = false;
-    desk.record(first);
-    desk.record(note('Still true'));
-    await tick();
-    server.entries.push(theirEntry(first), theirEntry(note('Theirs')));
-    server.reachable = true;
-    desk.reload();
-    await tick(60);
-    const [held] = desk.heldUp();
-    expect(held && desk.makeNote(held, 'Done: the lead, twice')).toBeUndefined();
-    expect(desk.heldUp()).toEqual([]);
-    await tick(60);
-    expect(server.entries.at(-1)).toMatchObject({ text: 'Done: the lead, twice', operation: 'open:battery-negative' });
-    server.nextAppend = problemAnswer('bad-input', 422, 'No.');
-    desk.record(note('x'));
-    await tick(60);
-    desk.letGo(desk.heldUp()[0]?.entry.id ?? '');
-    expect(desk.heldUp()).toEqual([]);
-    expect(Object.keys(localStorage).filter((key) => key.startsWith('brisk-held-up'))).toEqual([]);
   });
 
   it('takes back unsent entries without a trace, and sent ones by a correction', async () => {
@@ -311,36 +212,6 @@ describe('the desk', () => {
     full.mockRestore();
     expect('refused' in result && result.refused).toMatch(/no room left/);
     expect(desk.state()?.position).toBe(0);
-  });
-});
-
-describe('what is held up', () => {
-  it('is told again where it still may not be written, and stays where the device has no room', async () => {
-    const { desk, server } = await openDesk();
-    server.reachable = false;
-    desk.record(first);
-    await tick();
-    server.entries.push(theirEntry(first));
-    server.reachable = true;
-    desk.reload();
-    await tick(60);
-    const [held] = desk.heldUp();
-    expect(held && desk.tryAgain(held)).toMatch(/finished already/);
-    expect(desk.heldUp()).toHaveLength(1);
-    const full = jest.spyOn(Storage.prototype, 'setItem').mockImplementation(() => {
-      throw new DOMException('full', 'QuotaExceededError');
-    });
-    expect(held && desk.tryAgain(held)).toMatch(/no room left/);
-    full.mockRestore();
-    expect(desk.heldUp()).toHaveLength(1);
-    expect(desk.kept()).toBe(0);
-  });
-
-  it('opens the job whatever a spoiled list holds', async () => {
-    localStorage.setItem(`brisk-held-up:${testJob.id}:x`, '[null, {}, {"entry":7}, {"entry":{"id":1}}]');
-    const { desk } = await openDesk();
-    expect(desk.heldUp()).toEqual([]);
-    expect(desk.line()).toBe('up');
   });
 });
 
@@ -397,34 +268,5 @@ describe('who may only look', () => {
     expect('refused' in result && result.refused).toMatch(/Gast is a guest here/);
     await tick();
     expect([server.entries, desk.kept()]).toEqual([[], 0]);
-  });
-});
-
-describe('the outbox', () => {
-  const entry = (id: string, at: string) => ({ ...theirEntry(note(id)), id, at });
-
-  it('counts a spoiled list as empty', () => {
-    localStorage.setItem('brisk-outbox:a:x', '{broken');
-    localStorage.setItem('brisk-outbox:a:y', '{"not":"a list"}');
-    localStorage.setItem('brisk-outbox:a:z', '[null, 7, {}, {"id":"x"}, {"entry":{}}]');
-    expect(new Outbox().read('a')).toEqual([]);
-  });
-
-  it('keeps two open pages from writing over each other, and hands on what a closed one left', () => {
-    const [one, other] = [new Outbox(), new Outbox()];
-    const [early, late] = [entry('early', '2026-03-02T07:00:00.000Z'), entry('late', '2026-03-02T08:00:00.000Z')];
-    other.keep('a', [late]);
-    one.keep('a', [early]);
-    expect(new Outbox().read('a')).toEqual([early, late]);
-    expect(new Outbox().read('a')).toEqual([early, late]);
-    expect(Object.keys(localStorage)).toHaveLength(1);
-  });
-
-  it('does not mix jobs, and leaves nothing behind when all is sent', () => {
-    const outbox = new Outbox();
-    outbox.keep('a', [entry('mine', '2026-03-02T07:00:00.000Z')]);
-    expect(outbox.read('b')).toEqual([]);
-    outbox.keep('a', []);
-    expect(Object.keys(localStorage)).toEqual([]);
   });
 });

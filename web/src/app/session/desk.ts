@@ -36,6 +36,7 @@ import { problemKind, problemWords } from '../api/problem-words';
 import { HeldUpList, type HeldUp } from './held-up';
 import { JobsHere } from './jobs-here';
 import { Lookout } from './lookout';
+import { OnlyHere } from './only-here';
 import { Outbox } from './outbox';
 import { Person } from './person';
 import { ShedClock } from './shed-clock';
@@ -64,15 +65,14 @@ const NO_ROOM = 'This device has no room left to keep it. Nothing was recorded.'
 @Injectable()
 export class Desk {
   private readonly api = inject(Api);
-  private readonly outbox = inject(Outbox);
-  private readonly heldUpList = inject(HeldUpList);
   private readonly jobsHere = inject(JobsHere);
   private readonly clock = inject(ShedClock);
   private readonly person = inject(Person);
   private readonly destroyed = inject(DestroyRef);
 
   private readonly confirmed = signal<JobState | undefined>(undefined);
-  private readonly waiting = signal<readonly LedgerEntry[]>([]);
+  private readonly onlyHere = new OnlyHere(inject(Outbox), inject(HeldUpList));
+  private readonly waiting = this.onlyHere.waiting;
   private readonly send = new Subject<void>();
   private readonly lookout = new Lookout(this.api);
   /** Entries in a request that is under way; they can no longer be taken back without a correction. */
@@ -84,7 +84,7 @@ export class Desk {
   readonly job = signal<Job | undefined>(undefined);
   readonly line = signal<Line>('loading');
   /** Entries that could not be written, shown until the person says what becomes of each. */
-  readonly heldUp = signal<readonly HeldUp[]>([]);
+  readonly heldUp = this.onlyHere.heldUp;
   /** Entries that got another number because somebody else had taken theirs; shown until the person has read them. */
   readonly renumbered = signal<readonly LedgerEntry[]>([]);
   /** Who is at this job, on every device that says so. */
@@ -108,8 +108,7 @@ export class Desk {
     this.job.set(undefined);
     this.confirmed.set(undefined);
     this.line.set('loading');
-    this.waiting.set(this.outbox.read(id));
-    this.heldUp.set(this.heldUpList.read(id));
+    this.onlyHere.open(id);
     this.atOnce = AT_ONCE;
     this.lookout.listenTo(id);
     void this.load(id);
@@ -189,7 +188,7 @@ export class Desk {
     const { refused } = replay(state, entries);
     if (refused) return { refused: refused.refusals.map(({ words }) => words).join(' ') };
     try {
-      this.keep([...this.waiting(), ...entries]);
+      this.onlyHere.keep([...this.waiting(), ...entries]);
     } catch {
       return { refused: NO_ROOM };
     }
@@ -205,7 +204,7 @@ export class Desk {
     const ids = new Set(entries.map(({ id }) => id));
     const unsent = this.waiting().filter(({ id }) => ids.has(id));
     if (unsent.length === entries.length && this.sending.size === 0) {
-      this.keep(this.waiting().filter(({ id }) => !ids.has(id)));
+      this.onlyHere.keep(this.waiting().filter(({ id }) => !ids.has(id)));
       return undefined;
     }
     const bodies = [...entries]
@@ -226,7 +225,7 @@ export class Desk {
     const again = idUsed ? { ...entry, id: uuid() } : entry;
     try {
       // Kept twice for a moment rather than not at all.
-      this.keep([...this.waiting(), again]);
+      this.onlyHere.keep([...this.waiting(), again]);
     } catch {
       return NO_ROOM;
     }
@@ -253,9 +252,7 @@ export class Desk {
 
   /** Drops what is held up under `id` for good. */
   letGo(id: string): void {
-    const left = this.heldUp().filter(({ entry }) => entry.id !== id);
-    this.heldUpList.keep(this.id, left);
-    this.heldUp.set(left);
+    this.onlyHere.letGo(id);
   }
 
   /** Who records on this device. */
@@ -270,25 +267,6 @@ export class Desk {
       by: this.me(),
       ...body,
     } as LedgerEntry;
-  }
-
-  private keep(entries: readonly LedgerEntry[]): void {
-    this.outbox.keep(this.id, entries);
-    this.waiting.set(entries);
-  }
-
-  /** Keeps `entries` as what waits, and `fallen` with what is held up: for a moment twice, where there is room for it. */
-  private holdUp(entries: readonly LedgerEntry[], fallen: readonly HeldUp[]): void {
-    const ids = new Set(fallen.map(({ entry }) => entry.id));
-    const held = [...this.heldUp().filter(({ entry }) => !ids.has(entry.id)), ...fallen];
-    try {
-      this.heldUpList.keep(this.id, held);
-      this.keep(entries);
-    } catch {
-      this.keep(entries);
-      this.heldUpList.keep(this.id, held);
-    }
-    this.heldUp.set(held);
   }
 
   private async load(id: string): Promise<void> {
@@ -333,11 +311,11 @@ export class Desk {
     if (job) void this.jobsHere.keep(job, state.entries);
     const { stands, falls, renumbered } = rebased(state, known, this.waiting());
     if (falls.length > 0)
-      this.holdUp(
+      this.onlyHere.holdUp(
         stands,
         falls.map((fallen) => ({ ...fallen, says: entryWords(before, fallen.entry) })),
       );
-    else this.keep(stands);
+    else this.onlyHere.keep(stands);
     if (stands.length === 0) this.atOnce = AT_ONCE;
     if (renumbered.length > 0) this.renumbered.update((earlier) => [...earlier, ...renumbered]);
     // Another page of this device may have brought it through.
@@ -400,7 +378,7 @@ export class Desk {
           words: problemWords(error),
           ...(kind === 'id-used' ? { idUsed: true as const } : {}),
         };
-        this.holdUp(rest, [fallen]);
+        this.onlyHere.holdUp(rest, [fallen]);
       } else this.atOnce = 1;
       // What the refusal goes by may be news here; what waits is held against it, each by itself.
       return defer(() => this.load(asked));

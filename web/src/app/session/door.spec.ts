@@ -7,7 +7,7 @@ import { RouterTestingHarness } from '@angular/router/testing';
 import type { PersonHere, Session } from '@brisk/contracts/people';
 import { firstValueFrom, of } from 'rxjs';
 import { Api } from '../api/api';
-import { problemAnswer } from '../../testing/fake-server';
+import { problemAnswer } from '../../testing/problem-answer';
 import { Door } from './door';
 import { Person } from './person';
 import { askedWho, signedIn } from './signed-in';

@@ -5,7 +5,7 @@ import { StepCard } from './step-card';
 import { HoldLine } from './hold-line';
 import { JourneyRail } from './journey-rail';
 import { BayHere } from '../map/bay-here';
-import { theirEntry } from '../../testing/fake-server';
+import { theirEntry } from '../../testing/test-job';
 import { openView, pressable, tick, wordsOf, workedUntil } from '../../testing/open-job';
 
 const around = (desk: { job: () => unknown; state: () => unknown }) => ({ job: desk.job(), state: desk.state() });

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { theirEntry } from '../../testing/fake-server';
+import { theirEntry } from '../../testing/test-job';
 import { openView } from '../../testing/open-job';
 import { Person } from '../session/person';
 import { Calls } from './calls';

@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { jointNow, nextUp, type LedgerEntry } from '@brisk/core/ledger';
 import type { WrenchReading } from '@brisk/core/torque';
 import { Subject, throwError } from 'rxjs';
-import { theirEntry } from '../../testing/fake-server';
+import { theirEntry } from '../../testing/test-job';
 import { choose, openView, tick, type, workedUntil } from '../../testing/open-job';
 import { WrenchShed } from '../planning/wrench-shed';
 import { LineTrouble } from '../planning/reading-line';

@@ -2,7 +2,7 @@ import { RULES_NOW } from '@brisk/core/connection-map';
 import { usualMap } from '@brisk/core/layouts';
 import { nextUp, startOf, type LedgerEntry } from '@brisk/core/ledger';
 import { recorder, workOn } from '@brisk/core/testing/crew';
-import { testJob } from '../../testing/fake-server';
+import { testJob } from '../../testing/test-job';
 import { openView, type } from '../../testing/open-job';
 import { StepInHand } from './step-in-hand';
 

@@ -3,7 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { isDone, type LedgerEntry } from '@brisk/core/ledger';
 import { Subject } from 'rxjs';
-import { theirEntry } from '../../testing/fake-server';
+import { theirEntry } from '../../testing/test-job';
 import { openView, workedUntil } from '../../testing/open-job';
 import { Ask } from '../ui/ask';
 import type { Answers, Asking } from '../ui/asking';

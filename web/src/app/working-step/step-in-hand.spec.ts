@@ -2,7 +2,7 @@ import type { Job } from '@brisk/contracts/job';
 import { FIRST_WRENCHES } from '@brisk/core/torque';
 import { isDone, type LedgerEntry } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
-import { testJob, theirEntry } from '../../testing/fake-server';
+import { testJob, theirEntry } from '../../testing/test-job';
 import { choose, openView, pressable, tick, type, wordsOf, workedUntil } from '../../testing/open-job';
 import { StepInHand } from './step-in-hand';
 

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { foldLedger, type EntryBody, type LedgerEntry } from '@brisk/core/ledger';
-import { testJob, theirEntry } from '../../testing/fake-server';
+import { testJob, theirEntry } from '../../testing/test-job';
 import { pressable, wordsOf } from '../../testing/open-job';
 import { StuckSheet } from './stuck-sheet';
 import { usuallyWanted, type StuckTold } from './stuck-path';

@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { jobCode, type LabelCode } from '@brisk/core/labels';
 import { isDone, KEEPING_WORDS, type LedgerEntry } from '@brisk/core/ledger';
-import { testJob, theirEntry } from '../../../testing/fake-server';
+import { testJob, theirEntry } from '../../../testing/test-job';
 import { choose, openView, pressable, type, workedUntil } from '../../../testing/open-job';
 import { SHAPE_WORDS } from '../../words/trade-words';
 import { Scanner } from '../../labels/scanner';

@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { unsettled } from '@brisk/core/ledger';
-import { theirEntry, testJob } from '../../../testing/fake-server';
+import { theirEntry, testJob } from '../../../testing/test-job';
 import { openView, workedUntil } from '../../../testing/open-job';
 import { Selection } from '../../session/selection';
 import { Bench } from './bench';

@@ -1,4 +1,4 @@
-import { theirEntry } from '../../../testing/fake-server';
+import { theirEntry } from '../../../testing/test-job';
 import { openView } from '../../../testing/open-job';
 import { Ask } from '../../ui/ask';
 import type { Answers } from '../../ui/asking';

@@ -1,6 +1,6 @@
 import type { EntryBody } from '@brisk/core/ledger';
 import { isDone } from '@brisk/core/ledger';
-import { testJob, theirEntry } from '../../../testing/fake-server';
+import { testJob, theirEntry } from '../../../testing/test-job';
 import { openView, workedUntil } from '../../../testing/open-job';
 import { Ask } from '../../ui/ask';
 import type { Answers } from '../../ui/asking';

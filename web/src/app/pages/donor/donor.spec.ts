@@ -1,6 +1,6 @@
 import type { Type } from '@angular/core';
 import type { Job } from '@brisk/contracts/job';
-import { testJob } from '../../../testing/fake-server';
+import { testJob } from '../../../testing/test-job';
 import { choose, openView, write } from '../../../testing/open-job';
 import { Ask } from '../../ui/ask';
 import { DonorView } from './donor';

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { RULES_NOW } from '@brisk/core/connection-map';
 import { allLifted, foldLedger, groundsOf, isDone, looksLeft, nextUp, type LedgerEntry } from '@brisk/core/ledger';
-import { testJob, theirEntry } from '../../../testing/fake-server';
+import { testJob, theirEntry } from '../../../testing/test-job';
 import { openView, type, workedUntil } from '../../../testing/open-job';
 import { House } from '../../session/house';
 import { Ask } from '../../ui/ask';

@@ -1,7 +1,7 @@
 import { simulatedBox, type BoxFault, type BoxReading } from '@brisk/core/instrument';
 import { allLifted, foldLedger, groundsOf, isDone, looksLeft, nextUp, type LedgerEntry } from '@brisk/core/ledger';
 import { of, Subject } from 'rxjs';
-import { testJob, theirEntry } from '../../../testing/fake-server';
+import { testJob, theirEntry } from '../../../testing/test-job';
 import { choose, openView, pressable, tick, type, workedUntil } from '../../../testing/open-job';
 import { Ask } from '../../ui/ask';
 import type { Answers } from '../../ui/asking';

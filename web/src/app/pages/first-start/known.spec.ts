@@ -1,5 +1,5 @@
 import { CAUSES, type Cause } from '@brisk/core/diagnosis';
-import { testJob } from '../../../testing/fake-server';
+import { testJob } from '../../../testing/test-job';
 import { find, openView, tick, type, write, field } from '../../../testing/open-job';
 import { House } from '../../session/house';
 import { Ask } from '../../ui/ask';

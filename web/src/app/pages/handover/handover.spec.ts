@@ -1,7 +1,7 @@
 import { isDone, stopOf } from '@brisk/core/ledger';
 import { openView, workedUntil } from '../../../testing/open-job';
 import { sealOf } from '@brisk/core/seal';
-import { testJob, theirEntry } from '../../../testing/fake-server';
+import { testJob, theirEntry } from '../../../testing/test-job';
 import { Handover } from './handover';
 
 const before = workedUntil((state) => isDone(state, 'close:mount-left'));

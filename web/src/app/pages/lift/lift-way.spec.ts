@@ -5,7 +5,7 @@ import { map, of, throwError } from 'rxjs';
 import { GearShed } from '../../planning/gear-shed';
 import { Ask } from '../../ui/ask';
 import { openView } from '../../../testing/open-job';
-import { theirEntry } from '../../../testing/fake-server';
+import { theirEntry } from '../../../testing/test-job';
 import { OwnThreadWay } from '../../../testing/own-thread-way';
 import { WaySearch } from '../../planning/way-search';
 import type { AskedWay } from '../../planning/way.worker';

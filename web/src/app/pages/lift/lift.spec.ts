@@ -1,6 +1,6 @@
 import { isDone, stopOf } from '@brisk/core/ledger';
 import { openView, pressable, workedUntil } from '../../../testing/open-job';
-import { theirEntry } from '../../../testing/fake-server';
+import { theirEntry } from '../../../testing/test-job';
 import { Lift } from './lift';
 
 const stripped = workedUntil((state) => stopOf(state) === 'lift');

@@ -1,7 +1,8 @@
 import type { EntryBody } from '@brisk/core/ledger';
 import type { PhotoMark } from '@brisk/core/photos';
 import type { BoardEvents } from '../../photos/mark-board';
-import { problemAnswer, theirEntry } from '../../../testing/fake-server';
+import { problemAnswer } from '../../../testing/problem-answer';
+import { theirEntry } from '../../../testing/test-job';
 import { find, openView, tick, type } from '../../../testing/open-job';
 import { AddingLiterature } from '../../literature/adding';
 import { PagesFor } from '../../literature/pages-for';

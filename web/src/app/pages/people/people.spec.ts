@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import type { Device, Person, Session } from '@brisk/contracts/people';
 import { of, throwError } from 'rxjs';
-import { problemAnswer } from '../../../testing/fake-server';
+import { problemAnswer } from '../../../testing/problem-answer';
 import { JobsInMemory } from '../../../testing/jobs-in-memory';
 import { pressable, tick } from '../../../testing/open-job';
 import { stillAndPlain } from '../../../testing/still-and-plain';

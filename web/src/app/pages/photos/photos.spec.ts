@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import type { LedgerEntry } from '@brisk/core/ledger';
-import { problemAnswer, theirEntry } from '../../../testing/fake-server';
+import { problemAnswer } from '../../../testing/problem-answer';
+import { theirEntry } from '../../../testing/test-job';
 import { choose, openView, tick, type } from '../../../testing/open-job';
 import type { ShelfInMemory } from '../../../testing/photo-stand-ins';
 import { PhotoBox } from '../../photos/photo-box';

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import type { Job } from '@brisk/contracts/job';
 import { compose, templateOf } from '@brisk/core/layouts';
-import { testJob } from '../../../testing/fake-server';
+import { testJob } from '../../../testing/test-job';
 import { choose, field, openView, pressable, type, write } from '../../../testing/open-job';
 import { CrewPanel } from './crew-panel';
 import { Plan } from './plan';

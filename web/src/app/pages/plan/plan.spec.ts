@@ -7,7 +7,7 @@ import type { Job } from '@brisk/contracts/job';
 import { isDone, type EntryBody } from '@brisk/core/ledger';
 import { crewOf, NO_SCHOOL } from '@brisk/core/schedule';
 import { Observable, type Subscriber } from 'rxjs';
-import { testJob, theirEntry } from '../../../testing/fake-server';
+import { testJob, theirEntry } from '../../../testing/test-job';
 import { openView, pressable, tick, workedUntil, type Opened } from '../../../testing/open-job';
 import { Plan } from './plan';
 import { PlanDraft } from '../../planning/plan-draft';

@@ -1,5 +1,5 @@
 import { isDone } from '@brisk/core/ledger';
-import { theirEntry } from '../../../testing/fake-server';
+import { theirEntry } from '../../../testing/test-job';
 import { openView, pressable, type, workedUntil } from '../../../testing/open-job';
 import { RecordView } from './record';
 

@@ -1,4 +1,4 @@
-import { testJob } from '../../../testing/fake-server';
+import { testJob } from '../../../testing/test-job';
 import { openView } from '../../../testing/open-job';
 import { BellGap } from './bell-gap';
 

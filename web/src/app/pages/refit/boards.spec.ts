@@ -1,6 +1,6 @@
 import { RULES_NOW } from '@brisk/core/connection-map';
 import { allLifted, isDone, nextUp, type LedgerEntry } from '@brisk/core/ledger';
-import { testJob, theirEntry } from '../../../testing/fake-server';
+import { testJob, theirEntry } from '../../../testing/test-job';
 import { openView, type, workedUntil } from '../../../testing/open-job';
 import { Ask } from '../../ui/ask';
 import type { Answers } from '../../ui/asking';

@@ -1,6 +1,6 @@
 import { readRows, COLUMNS, rowsOf } from '@brisk/core/exchange';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { testJob } from '../../../testing/fake-server';
+import { testJob } from '../../../testing/test-job';
 import { choose, openView } from '../../../testing/open-job';
 import { MapDraft } from '../../planning/map-draft';
 import { MOST_ROWS, readSheet, SheetError, writeSheet } from '../../ui/csv';

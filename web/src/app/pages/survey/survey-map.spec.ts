@@ -3,7 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import type { Job } from '@brisk/contracts/job';
 import { compose, completed, templateOf } from '@brisk/core/layouts';
 import { applyEdit } from '@brisk/core/map-edit';
-import { testJob, theirEntry } from '../../../testing/fake-server';
+import { testJob, theirEntry } from '../../../testing/test-job';
 import { choose, field, find, openView, type, write } from '../../../testing/open-job';
 import { Ask } from '../../ui/ask';
 import { LookAgain } from './look-again';

@@ -1,0 +1,293 @@
+/** What an order of work may show that can hurt somebody, or costs for nothing. It shares no rule with core. */
+
+if (!Object.groupBy)
+  Object.groupBy = (things, keyOf) =>
+    things.reduce((groups, one) => ({ ...groups, [keyOf(one)]: [...(groups[keyOf(one)] ?? []), one] }), {});
+
+/** What is done with lifting gear. */
+export const GEAR = ['support', 'release', 'lift', 'lower', 'shift'];
+const TURNS = ['drive-belt', 'fan', 'flywheel', 'flexplate', 'converter'];
+const overlap = (one, other) => one.startMin < other.endMin - 1e-6 && other.startMin < one.endMin - 1e-6;
+const pairs = (steps, bad) =>
+  steps.some((one, at) =>
+    steps.slice(at + 1).some((other) => overlap(one, other) && (bad(one, other) || bad(other, one))),
+  );
+
+/** Each look: what is counted, and whether a job shows it. */
+export const LOOKS = {
+  'weight taken or given with somebody underneath': ({ steps, loaded }) =>
+    pairs(steps, (one, other) => loaded(one.operation) && other.operation.station === 'underside'),
+  'two pieces of lifting gear worked in the same minute': ({ steps }) =>
+    pairs(steps, ({ operation: one }, { operation: other }) => GEAR.includes(one.kind) && GEAR.includes(other.kind)),
+  'hands at what turns while the crank is turned': ({ steps, touches }) =>
+    pairs(
+      steps,
+      ({ operation: one }, { operation: other }) =>
+        /converter bolts|turn the crank/i.test(one.title) && touches(other).some((part) => TURNS.includes(part)),
+    ),
+  'gearbox drawn off an engine that only the hoist holds': ({ way, map }) =>
+    way.route.id === 'split' && !way.route.supports.some((id) => /stand|beam|held/.test(nameOf(map.conditions, id))),
+  'the powerpack moved while somebody else has hands on it': ({ bench }) =>
+    pairs(
+      bench,
+      ({ operation: one }, { operation: other }) =>
+        one.kind === 'shift' && other.station === 'bench' && other.kind !== 'wait',
+    ),
+  'a crank turned on the bench with somebody else’s hands at it': ({ bench }) =>
+    pairs(bench, ({ operation: one }) => one.moves?.includes('crank') ?? false),
+  'a powerpack undone before it stands by itself': ({ bench, work }) =>
+    work.operations.has('shift:stand') &&
+    bench.some(
+      ({ operation }) => operation.id === 'open:bell-housing' && !before(work, operation.id).has('shift:stand'),
+    ),
+  'a unit shifted by one alone': ({ bench }) =>
+    bench.some(({ operation, people }) => operation.kind === 'shift' && people.length < 2 && operation.hands < 2),
+  'a flywheel, clutch or seal done with the gearbox on': ({ bench, work }) =>
+    bench.some(
+      ({ operation }) =>
+        /^(open:flywheel-bolts|open:flexplate-bolts|renew:(clutch|rear-crank-seal|pilot-bearing|input-shaft-seal))$/.test(
+          operation.id,
+        ) && ![...before(work, operation.id)].some((id) => /^(shift:apart|open:bell-|lift:)/.test(id)),
+    ),
+  'a crank seal behind a flywheel or pulley that is on again': ({ bench, work }) =>
+    bench.some(({ operation }) => {
+      const part = { 'renew:rear-crank-seal': 'flywheel', 'renew:front-crank-seal': 'front-pulley' }[operation.id];
+      const fit = `fit:${part}`;
+      return part !== undefined && work.operations.has(fit) && !before(work, fit).has(operation.id);
+    }),
+  'a seal or timing drive renewed on a unit that is then given away': ({ bench, work }) =>
+    [...work.bench.replaced.keys()].some((unit) =>
+      bench.some(
+        ({ operation: { id } }) =>
+          unit === 'engine' &&
+          /^renew:(rear-crank-seal|front-crank-seal|timing-drive|water-pump|intake-gaskets?)$/.test(id) &&
+          work.operations.has(`shift:change-${unit}`) &&
+          !before(work, id).has(`shift:change-${unit}`),
+      ),
+    ),
+  'a gearbox offered up before the other engine has its dowels': ({ bench, work }) =>
+    bench.some(
+      ({ operation: { id } }) =>
+        /^shift:together-/.test(id) &&
+        work.operations.has('shift:carry-engine') &&
+        !before(work, id).has('shift:carry-engine'),
+    ),
+  'timing opened and nothing marked or pinned before it': ({ bench, work }) =>
+    bench.some(
+      ({ operation }) => operation.id === 'renew:timing-drive' && !before(work, operation.id).has('do:crank-locked'),
+    ),
+  'something opened at the bench and not closed before it goes down': ({ bench, work }) =>
+    bench.some(
+      ({ operation }) =>
+        operation.kind === 'disconnect' && !before(work, 'hold:pre-lower').has(operation.id.replace('open:', 'close:')),
+    ),
+  'fuel opened that nothing closed or let down before': ({ work, opens }) =>
+    opens(
+      ({ system, kind, cautions }) => system === 'fuel' && ['hose', 'pipe'].includes(kind) && cautions.includes('fuel'),
+    ).some((id) => ![...before(work, id)].some((one) => /^make:.*(fuel|tank)/.test(one))),
+  'fuel opened before the negative lead is off': ({ work, opens }) =>
+    [
+      ...opens(
+        ({ system, kind, cautions }) =>
+          system === 'fuel' && ['hose', 'pipe'].includes(kind) && cautions.includes('fuel'),
+      ),
+      ...[...work.operations.keys()].filter((id) => /^make:.*(fuel|tank)/.test(id)),
+    ].some((id) => !before(work, id).has('open:battery-negative')),
+  'whole cradle taken apart at its roll mount': ({ way, work }) =>
+    way.powerpack.id === 'cradle' && work.operations.get('open:roll-gearbox')?.phase === 'strip',
+  'gearbox alone, and the engine’s own mount undone': ({ way, work }) =>
+    way.powerpack.id === 'gearbox' && work.operations.has('open:mount-right'),
+  'one of the crew planned onto an orange cable': ({ steps }) =>
+    steps.some(({ operation, people }) => operation.cautions.includes('high-voltage') && people.length > 0),
+  'refrigerant or high voltage never brought back': ({ work }) =>
+    ['refrigerant-recovered', 'high-voltage-off'].some(
+      (id) => work.operations.has(`make:${id}`) && !work.operations.has(`release:${id}`),
+    ),
+  'a part over 4 kg hangs between its last fastener and its lowering': ({ steps, map, work }) =>
+    heavy(map, work).some((part) => {
+      const off = steps.find(({ operation }) => operation.id === `remove:${part.id}`);
+      const last = latest(steps.filter(({ operation }) => holds(map, operation, 'open:', part.id)));
+      return off && last && !straightOn(last, off);
+    }),
+  'a part over 4 kg is let go before it is fastened': ({ steps, map, work }) =>
+    heavy(map, work).some((part) => {
+      const on = steps.find(({ operation }) => operation.id === `fit:${part.id}`);
+      const first = earliest(steps.filter(({ operation }) => holds(map, operation, '(start|close):', part.id)));
+      return on && first && !straightOn(on, first);
+    }),
+  'work in the bay under a bonnet that is still to come off': ({ out }) => {
+    const off = out.find(({ operation }) => operation.id === 'remove:bonnet');
+    return (
+      off !== undefined &&
+      out.some(
+        ({ operation, startMin }) =>
+          operation.kind === 'disconnect' && operation.station === 'bay-top' && startMin < off.endMin - 1e-6,
+      )
+    );
+  },
+  'the cab tilted before anybody signed that it is made safe': ({ out }) => {
+    const tilt = out.find(({ operation }) => operation.id === 'make:cab-tilted');
+    const signed = out.find(({ operation }) => operation.id === 'hold:made-safe');
+    return tilt !== undefined && signed !== undefined && tilt.startMin < signed.startMin;
+  },
+  'somebody under the cab while it goes up or comes down': ({ steps }) =>
+    pairs(
+      steps,
+      ({ operation: one }, { operation: other }) => /:cab-tilted$/.test(one.id) && other.station === 'bay-top',
+    ),
+  'the machine let down onto a hub without its nut': ({ back, map }) =>
+    ['left', 'right'].some((side) => {
+      if (!map.connections.some(({ id }) => id === `hub-${side}-nut`)) return false;
+      const wheel = back.find(({ operation }) => operation.id === `fit:wheel-${side}`);
+      const nut = back.find(({ operation }) => operation.id === `close:hub-${side}-nut`);
+      return (
+        wheel !== undefined &&
+        nut !== undefined &&
+        back.some(({ height, startMin }) => height === 'ground' && startMin > wheel.startMin && startMin < nut.endMin)
+      );
+    }),
+  'machine off its wheels before anybody signed that it is made safe': ({ out }) => {
+    const signed = out.find(({ operation }) => operation.id === 'hold:made-safe');
+    return out.some(({ height, startMin }) => height === 'raised' && startMin < (signed?.endMin ?? 0) - 1e-6);
+  },
+  'undertray or skid plate on before anybody looked for leaks': ({ back }) => {
+    const leaks = back.find(({ operation }) => operation.id === 'check:leaks');
+    return back.some(
+      ({ operation, startMin }) =>
+        ['fit:undertray', 'fit:skid-plate'].includes(operation.id) && leaks !== undefined && startMin < leaks.startMin,
+    );
+  },
+  'a starter unbolted that hangs on its leads': ({ out }) => {
+    const bolts = out.find(({ operation }) => operation.id === 'open:starter-bolts');
+    const cable = out.find(({ operation }) => operation.id === 'open:starter-cable');
+    return bolts !== undefined && cable !== undefined && bolts.startMin < cable.endMin - 1e-6;
+  },
+  'the words of taking out on putting in': ({ back }) =>
+    back.some(
+      ({ operation }) => operation.kind === 'fit' && /tape over|hold it: it|bend|Stand it/i.test(operation.tip ?? ''),
+    ),
+  'coolant or exhaust opened with no time to cool': ({ out, work }) =>
+    out.some(
+      ({ operation }) =>
+        /^(drain:coolant|open:(downpipe-(turbo|manifold)|flex-clamp-turbo|silencer-nuts))$/.test(operation.id) &&
+        ![...before(work, operation.id)].some((id) => work.operations.get(id)?.kind === 'wait'),
+    ),
+  'exhaust torqued joint by joint, before all of it is in': ({ back }) => {
+    const joints = back.filter(({ operation }) => /^close:(downpipe|silencer)-(?!straps)/.test(operation.id));
+    return back.some(
+      ({ operation, startMin }) =>
+        /^torque:(downpipe|silencer)-/.test(operation.id) && joints.some(({ endMin }) => endMin > startMin + 1e-6),
+    );
+  },
+  'a torque left for later, though its joint could have had it at once': ({ back, work }) =>
+    back.some(({ operation, startMin }) => {
+      const closed = back.find(({ operation: one }) => one.id === operation.id.replace('torque:', 'close:'));
+      if (operation.kind !== 'torque' || !closed || closed.operation === operation) return false;
+      const waits = [...(work.into.get(operation.id) ?? [])].filter(({ before: one }) => one !== closed.operation.id);
+      const own = new Set((work.into.get(closed.operation.id) ?? []).map(({ before: one }) => one));
+      const free = waits.every(({ before: one }) => own.has(one));
+      const alike = closed.operation.hands === operation.hands && closed.operation.height === operation.height;
+      return free && alike && startMin > closed.endMin + 1e-6;
+    }),
+  'no tool named that fits a fastener': ({ map, opens }) =>
+    opens(() => true).some((id) => {
+      const { fasteners, tools } = map.connections.find((one) => `open:${one.id}` === id);
+      return fasteners.some(({ what }) => {
+        const size = /, (\d+ mm)/.exec(what)?.[1];
+        return size !== undefined && !tools.some((tool) => tool.includes(size));
+      });
+    }),
+  'fuel, steering or refrigerant pipe opened with nothing to cap it': ({ map, opens }) =>
+    opens(
+      ({ kind, system }) => ['pipe', 'hose'].includes(kind) && ['fuel', 'steering', 'refrigerant'].includes(system),
+    ).some((id) => !map.connections.find((one) => `open:${one.id}` === id).tools.includes('plugs and caps')),
+  'two steps of one job in the same words': ({ work }) => {
+    const titles = [...work.operations.values()].map(({ title, phase }) => `${phase} ${title}`);
+    return new Set(titles).size < titles.length;
+  },
+  'something bolted that is “unhooked”': ({ map, work }) =>
+    map.connections.some(
+      ({ id, fasteners }) =>
+        /^Unhook/.test(work.operations.get(`open:${id}`)?.title ?? '') &&
+        fasteners.some(({ what }) => /\bM\d+\b.*(nut|\d mm)/.test(what)),
+    ),
+  'engine and gearbox parted, and nobody looks at clutch or converter': ({ work, choices }) =>
+    choices.clutch !== 'none' &&
+    [...work.operations.keys()].some((id) => /^open:bell-/.test(id)) &&
+    ![...work.operations.values()].some(({ title }) => /disc|converter home|drive plate/i.test(title)),
+  'oil drained, and no plug, filter or strainer seen to': ({ work }) =>
+    work.operations.has('drain:engine-oil') &&
+    ![...work.operations.values()].some(({ title }) => /oil filter|oil strainer/i.test(title)),
+  'shaft in one piece undone with nothing slung under it': ({ map, work }) =>
+    map.connections.some(({ id }) => id === 'prop-sling') &&
+    work.operations.has('open:prop-front') &&
+    ![...before(work, 'open:prop-front')].some((id) => /sling/i.test(work.operations.get(id)?.title ?? '')),
+  'steering or suspension parted, and the wheels never measured': ({ work }) =>
+    [...work.operations.keys()].some((id) => /^open:(track-rod|hub-\w+-ball|toe-link|steering-coupling)/.test(id)) &&
+    ![...work.operations.values()].some(({ title }) => /wheels measured/i.test(title)),
+  'a row of injectors or coils gone through up and down': ({ steps }) =>
+    Object.values(
+      Object.groupBy(
+        steps.filter(({ operation }) => /^(open|close):(.*)-\d+$/.test(operation.id)),
+        ({ operation, people }) => `${operation.id.replace(/-\d+$/, '')} ${people.join()}`,
+      ),
+    ).some((row) => {
+      const numbers = row
+        .toSorted((one, other) => one.startMin - other.startMin)
+        .map(({ operation }) => Number(/\d+$/.exec(operation.id)[0]));
+      return numbers.some((number, at) => at > 0 && number < numbers[at - 1]);
+    }),
+  'an order told for safety or the load path not turned round': ({ map, work }) =>
+    map.connections.some(({ id, access }) =>
+      access.some(
+        ({ open, because, firstBackToo }) =>
+          !firstBackToo &&
+          because !== undefined &&
+          because !== 'access' &&
+          open !== undefined &&
+          work.operations.has(`close:${id}`) &&
+          work.operations.has(`close:${open}`) &&
+          work.operations.has(`open:${open}`) &&
+          ![...before(work, work.operations.has(`torque:${open}`) ? `torque:${open}` : `close:${open}`)].some(
+            (one) => one === `close:${id}` || one === `start:${id}`,
+          ),
+      ),
+    ),
+};
+
+function nameOf(list, id) {
+  return `${id} ${list.find((one) => one.id === id)?.name ?? ''}`.toLowerCase();
+}
+
+function before(work, id) {
+  const seen = new Set();
+  const waiting = [id];
+  for (let at = waiting.pop(); at !== undefined; at = waiting.pop())
+    for (const edge of work.into.get(at) ?? [])
+      if (!seen.has(edge.before)) {
+        seen.add(edge.before);
+        waiting.push(edge.before);
+      }
+  return seen;
+}
+
+function heavy(map, work) {
+  return map.parts.filter(({ id, massKg = 0 }) => massKg > 4 && work.operations.has(`remove:${id}`));
+}
+
+function holds(map, { id, connection }, as, part) {
+  const one = map.connections.find((other) => other.id === connection);
+  return new RegExp(`^${as}`).test(id) && (one?.between.includes(part) ?? false);
+}
+
+const latest = (steps) => steps.reduce((last, one) => (!last || one.endMin > last.endMin ? one : last), undefined);
+const earliest = (steps) =>
+  steps.reduce((first, one) => (!first || one.startMin < first.startMin ? one : first), undefined);
+
+function straightOn(one, other) {
+  return (
+    Math.abs(other.startMin - one.endMin) < 1e-6 &&
+    one.height === other.height &&
+    [...one.people].sort().join() === [...other.people].sort().join()
+  );
+}
