@@ -160,7 +160,7 @@ export async function benchBrowser(address, tell) {
     await page.locator('.answers .answer').first().click();
     await page.getByRole('textbox', { name: 'Machine' }).fill('Bench');
     await page.getByRole('textbox', { name: 'Job' }).fill('Bench');
-    await page.getByRole('textbox', { name: 'Crew' }).fill('Ines');
+    await page.getByRole('combobox', { name: 'Crew' }).fill('Ines');
     await page.getByRole('button', { name: 'Work out the plan' }).click();
     await page.waitForURL(/\/plan$/);
     tell('scripted survey of an ordinary machine', (performance.now() - surveyBegan) / 1_000, 's', { taps: taps + 2 });

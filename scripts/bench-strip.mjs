@@ -174,7 +174,8 @@ async function benchMystery(tell) {
 
 async function benchLabels(tell) {
   const { rollLabels } = await import('@brisk/core/labels');
-  const { LABEL_STOCKS, labelSheet } = await import('../server/dist/labels/label-sheet.js');
+  const { LABEL_STOCKS } = await import('../server/dist/labels/label-stock.js');
+  const { labelSheet } = await import('../server/dist/labels/label-sheet.js');
   const { pdfOf } = await import('../server/dist/printing/pdf.js');
   const labels = rollLabels('bag', 1, 200).map((label) => ({
     ...label,

@@ -124,7 +124,7 @@ const server = startServer({ BRISK_PORT: port, BRISK_HOST: '127.0.0.1', BRISK_DA
 try {
   await untilHealthy(address, server.ended);
   const page = await (await fetch(`${address}/yard`)).text();
-  const scripts = [...page.matchAll(/(?:src|href)="([^"]+\.js)"/g)].map(([, path]) => `/${path}`);
+  const scripts = [...new Set([...page.matchAll(/(?:src|href)="([^"]+\.js)"/g)].map(([, path]) => `/${path}`))];
   const sizes = await Promise.all(scripts.map((path) => transferred(path)));
   tell('initial JavaScript transferred, compressed', sizes.reduce((sum, size) => sum + size, 0) / 1024, 'KiB', {
     files: scripts.length,

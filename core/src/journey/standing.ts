@@ -7,8 +7,8 @@ import {
   stopOf,
   stuckSteps,
   type JobState,
-  type Stop,
 } from '../ledger/index.js';
+import type { Stop } from '../stops/index.js';
 
 /** How a job stands, in a few figures and words. */
 export interface Standing {

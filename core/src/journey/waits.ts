@@ -1,14 +1,6 @@
 import { several } from '../words/index.js';
-import {
-  holding,
-  onTheWayOut,
-  openItems,
-  stopOf,
-  STOPS,
-  unsettled,
-  type JobState,
-  type Stop,
-} from '../ledger/index.js';
+import { holding, onTheWayOut, openItems, stopOf, unsettled, type JobState } from '../ledger/index.js';
+import { STOPS, type Stop } from '../stops/index.js';
 import { overtakenBy } from '../planning/index.js';
 
 /** In a few words, what each stop of the journey waits for. */

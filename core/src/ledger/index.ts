@@ -119,7 +119,6 @@ export { openItems } from './open-items.js';
 export { boltNumbers, halfTight, jointNow, jointOf, type Joint, type JointNow } from './joint.js';
 export { TORQUE_COLUMNS, torqueSheet, type TorqueRow } from './torque-sheet.js';
 export { yearsGiven } from './lives.js';
-export { STOP_WORDS, STOPS, type Stop } from './stops.js';
 export { lastEntriesOf } from './last-entries.js';
 export { LONGEST_STRETCH_MIN, minutesByOperation, minutesByStop } from './phase-time.js';
 export {

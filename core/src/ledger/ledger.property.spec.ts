@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { CyclicMapError } from '../connection-map/index.js';
 import { randomPlan } from '../testing/random-map.js';
+import { STOPS } from '../stops/index.js';
 import { entriesForNext, recorder, workOn } from '../testing/crew.js';
 import {
   canApply,
@@ -9,7 +10,6 @@ import {
   possibleNow,
   replay,
   startOf,
-  STOPS,
   type EntryBody,
   type JobState,
   type LedgerEntry,

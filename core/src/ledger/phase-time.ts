@@ -2,7 +2,7 @@ import type { OperationId } from '../teardown/index.js';
 import { rulesOf } from './entries/registry.js';
 import type { LedgerEntry } from './entry.js';
 import type { JobState } from './state.js';
-import { STOPS, type Stop } from './stops.js';
+import { STOPS, type Stop } from '../stops/index.js';
 
 /** A gap longer than this between two entries of one person is a break, not work. */
 export const LONGEST_STRETCH_MIN = 90;

@@ -8,7 +8,7 @@ import {
 } from '../connection-map/index.js';
 import { operationId, type Operation, type OperationId, type WorkPhase } from '../teardown/index.js';
 import type { JobState } from './state.js';
-import { STOPS, type Stop } from './stops.js';
+import { STOPS, type Stop } from '../stops/index.js';
 
 /** Whether `operation` has been done. */
 export function isDone(state: JobState, operation: OperationId): boolean {

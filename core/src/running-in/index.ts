@@ -4,4 +4,4 @@
  */
 export { oddReading, warmUpOf, type WarmUpPoint } from './warm-up.js';
 export { wetJoints, type WetJoint } from './wet-joints.js';
-export { goEasyOn, lookDue, proposedLooks, type ProposedLook } from './running-in.js';
+export { goEasyOn, proposedLooks, type ProposedLook } from './running-in.js';

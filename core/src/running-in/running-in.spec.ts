@@ -4,7 +4,8 @@ import { isDone, startOf } from '../ledger/index.js';
 import { standingOf } from '../journey/index.js';
 import { recorder, workOn } from '../testing/crew.js';
 import { refused, then } from '../testing/small-job.js';
-import { goEasyOn, lookDue, proposedLooks } from './index.js';
+import { lookDue } from '../second-looks/index.js';
+import { goEasyOn, proposedLooks } from './index.js';
 
 const plan = { map: usualMap('transverse-cradle'), powerpack: 'cradle', route: 'under', rules: RULES_NOW };
 const signed = workOn(startOf(plan), recorder(), (state) => isDone(state, 'hold:pre-start')).state;

@@ -1,4 +1,4 @@
-import { adjustmentsOf, circuitsNow, isDone, type JobState, type SecondLook } from '../ledger/index.js';
+import { adjustmentsOf, circuitsNow, isDone, type JobState } from '../ledger/index.js';
 import { operationId } from '../teardown/index.js';
 
 /** Something worth a second look, and when: in so many days, or after so many kilometres. */
@@ -86,9 +86,4 @@ export function goEasyOn(state: JobState): readonly string[] {
       .filter(({ filled, level }) => filled && !level)
       .map(({ circuit }) => `${circuit.name}: its level is not set yet`),
   ];
-}
-
-/** Whether a second look is due on `today` (a day such as 2026-03-02): by its day; kilometres nobody counts for us. */
-export function lookDue({ dueOn, done }: Pick<SecondLook, 'dueOn' | 'done'>, today: string): boolean {
-  return done === undefined && dueOn !== undefined && dueOn <= today;
 }

@@ -3,7 +3,7 @@ import { signedIn } from './session/signed-in';
 
 const behindTheDoor: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'yard' },
-  { path: 'yard', title: 'Yard', loadComponent: () => import('./pages/shop/views').then((m) => m.Yard) },
+  { path: 'yard', title: 'Yard', loadComponent: () => import('./pages/yard/yard').then((m) => m.Yard) },
   { path: 'survey', title: 'New job', loadComponent: () => import('./pages/survey/new-job').then((m) => m.NewJobView) },
   {
     path: 'jobs/:job',

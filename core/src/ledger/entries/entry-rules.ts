@@ -2,7 +2,7 @@ import type { CircuitId, ConnectionId } from '../../connection-map/index.js';
 import type { OperationId } from '../../teardown/index.js';
 import type { Refusal } from '../refusal.js';
 import type { Draft, JobState, Mark } from '../state.js';
-import type { Stop } from '../stops.js';
+import type { Stop } from '../../stops/index.js';
 import type { OpenItem } from '../open-item.js';
 
 /** Who and when; `id` is made by the client, so that sending twice writes once. `at` is an ISO time. */

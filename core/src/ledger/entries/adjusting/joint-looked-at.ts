@@ -4,7 +4,7 @@ import { operationId } from '../../../teardown/index.js';
 import type { OpenItem } from '../../open-item.js';
 import { NOTHING, refuse, unknown } from '../../refusal.js';
 import type { Mark } from '../../state.js';
-import { stopOfStep } from '../../stops.js';
+import { stopOfStep } from '../../stop-of-step.js';
 import type { EntryRules } from '../entry-rules.js';
 
 /** A joint was looked at, listened to or pulled at as it went together. */

@@ -3,7 +3,7 @@ import type { OperationId } from '../../../teardown/index.js';
 import type { OpenItem } from '../../open-item.js';
 import { NOTHING, refuse, unknown } from '../../refusal.js';
 import type { Mark } from '../../state.js';
-import { stopOfStep } from '../../stops.js';
+import { stopOfStep } from '../../stop-of-step.js';
 import type { EntryRules } from '../entry-rules.js';
 
 /** A seat was measured before the faces meet. */

@@ -1,7 +1,7 @@
 import type { OperationId } from '../../../teardown/index.js';
 import { NOTHING, refuse, unknown } from '../../refusal.js';
 import type { JobState, Mark } from '../../state.js';
-import { stopOfStep } from '../../stops.js';
+import { stopOfStep } from '../../stop-of-step.js';
 import type { EntryRules } from '../entry-rules.js';
 
 /** Somebody at a step wants something brought, or a hand. */

@@ -7,7 +7,7 @@ import type { OpenItem } from '../../open-item.js';
 import { isDone } from '../../reading.js';
 import { NOTHING, refuse, unknown } from '../../refusal.js';
 import type { JobState, Mark } from '../../state.js';
-import { stopOfStep } from '../../stops.js';
+import { stopOfStep } from '../../stop-of-step.js';
 import type { EntryRules } from '../entry-rules.js';
 import type { Keeping } from './keeping-chosen.js';
 

@@ -1,7 +1,7 @@
 import type { OperationId } from '../../../teardown/index.js';
 import { NOTHING, unknown } from '../../refusal.js';
 import type { Mark } from '../../state.js';
-import { stopOfStep } from '../../stops.js';
+import { stopOfStep } from '../../stop-of-step.js';
 import type { EntryRules } from '../entry-rules.js';
 
 /** Something worth knowing later. */

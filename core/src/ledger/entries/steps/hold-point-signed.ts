@@ -3,7 +3,7 @@ import { operationId } from '../../../teardown/index.js';
 import { gateOf, holdPointName } from '../../gates.js';
 import { holding } from '../../reading.js';
 import { NOTHING, refuse } from '../../refusal.js';
-import { stopOfStep } from '../../stops.js';
+import { stopOfStep } from '../../stop-of-step.js';
 import type { EntryRules } from '../entry-rules.js';
 
 /** Somebody looked at everything a gate asks for, and lets the work go on. */

@@ -7,7 +7,7 @@ import type { Operation, OperationId } from '../../../teardown/index.js';
 import { heightNeeded, isSettled } from '../../reading.js';
 import { NOTHING, refuse, unknown, type Refusal } from '../../refusal.js';
 import type { JobState } from '../../state.js';
-import { stopOfStep } from '../../stops.js';
+import { stopOfStep } from '../../stop-of-step.js';
 import { waitsFor } from '../../waits-for.js';
 import type { EntryRules } from '../entry-rules.js';
 

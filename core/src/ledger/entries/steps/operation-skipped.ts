@@ -2,7 +2,7 @@ import type { Operation, OperationId } from '../../../teardown/index.js';
 import { isSettled, mayBePassedOver } from '../../reading.js';
 import { NOTHING, refuse, unknown, type Refusal } from '../../refusal.js';
 import type { JobState } from '../../state.js';
-import { stopOfStep } from '../../stops.js';
+import { stopOfStep } from '../../stop-of-step.js';
 import type { EntryRules } from '../entry-rules.js';
 
 /** How a step is passed over: put off, or found not to be on this machine. */

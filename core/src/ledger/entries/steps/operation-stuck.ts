@@ -2,7 +2,7 @@ import type { OperationId } from '../../../teardown/index.js';
 import { isSettled } from '../../reading.js';
 import { NOTHING, refuse, unknown } from '../../refusal.js';
 import type { Mark } from '../../state.js';
-import { stopOfStep } from '../../stops.js';
+import { stopOfStep } from '../../stop-of-step.js';
 import type { EntryRules } from '../entry-rules.js';
 
 /** What makes a step stick. */

@@ -2,7 +2,7 @@ import type { HoldPointId } from '../../../connection-map/index.js';
 import { operationId } from '../../../teardown/index.js';
 import { holdPointName } from '../../gates.js';
 import { NOTHING, refuse } from '../../refusal.js';
-import { stopOfStep } from '../../stops.js';
+import { stopOfStep } from '../../stop-of-step.js';
 import type { EntryRules } from '../entry-rules.js';
 
 /** Two people look and sign at a hold point, or one is enough again. */

@@ -7,7 +7,7 @@ import { boltNumbers, halfTight, jointOf } from '../../joint.js';
 import { isSettled } from '../../reading.js';
 import { refuse, unknown, type Refusal } from '../../refusal.js';
 import type { JobState, Mark } from '../../state.js';
-import { stopOfStep } from '../../stops.js';
+import { stopOfStep } from '../../stop-of-step.js';
 import type { EntryRules } from '../entry-rules.js';
 import { mayBeTorqued, noSuchWrench } from './may-be-torqued.js';
 

@@ -2,7 +2,7 @@ import type { ConnectionId } from '../../../connection-map/index.js';
 import { operationId } from '../../../teardown/index.js';
 import { jointNow } from '../../joint.js';
 import { NOTHING, refuse } from '../../refusal.js';
-import { stopOfStep } from '../../stops.js';
+import { stopOfStep } from '../../stop-of-step.js';
 import type { EntryRules } from '../entry-rules.js';
 
 /** The last reading missed its target and stays as it is, for a reason. */

@@ -4,7 +4,7 @@ import { FIRST_WRENCHES, judgeTorque, type TorqueVerdict, type WrenchRange } fro
 import type { TorqueReadingAsRead } from '../../../units/index.js';
 import { refuse, unknown } from '../../refusal.js';
 import type { Mark } from '../../state.js';
-import { stopOfStep } from '../../stops.js';
+import { stopOfStep } from '../../stop-of-step.js';
 import type { EntryRules } from '../entry-rules.js';
 import { mayBeTorqued, noSuchWrench } from './may-be-torqued.js';
 

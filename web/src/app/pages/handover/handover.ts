@@ -11,11 +11,11 @@ import {
   LONGEST_STRETCH_MIN,
   minutesByStop,
   openItems,
-  STOP_WORDS,
   TORQUE_COLUMNS,
   torqueSheet,
   unsettled,
 } from '@brisk/core/ledger';
+import { STOP_WORDS } from '@brisk/core/stops';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { FIRST_WRENCHES } from '@brisk/core/torque';
 import { duration, sentence, several } from '@brisk/core/words';
