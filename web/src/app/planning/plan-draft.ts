@@ -100,11 +100,15 @@ export class PlanDraft {
   readonly redoes = computed(() => this.versions()[this.at()]?.words);
   readonly followed = computed(() => this.desk.state()?.plans.get(this.half()));
 
-  /** What the plan that is followed, or a first one, is made with as things stand. */
+  /**
+   * What the plan that is followed, or a first one, is made with as things stand. Nothing before it is known what the machine is
+   * raised on: the steps would come in another order a moment later, under somebody’s finger.
+   */
   private readonly baseSettings = computed(
     () => {
       const state = this.desk.state();
       const job = this.desk.job();
+      if (!this.followed() && !this.shed.told()) return undefined;
       return state && job && settingsNow(state, this.half(), job.crew, Date.now(), this.shed.raisedOn());
     },
     { equal },

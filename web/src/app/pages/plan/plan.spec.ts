@@ -4,15 +4,18 @@ import { TestBed } from '@angular/core/testing';
 import { By } from '@angular/platform-browser';
 import { Router } from '@angular/router';
 import type { Job } from '@brisk/contracts/job';
+import type { Kept, ToolList } from '@brisk/contracts/shop';
 import { isDone, type EntryBody } from '@brisk/core/ledger';
 import { crewOf, NO_SCHOOL } from '@brisk/core/schedule';
-import { Observable, type Subscriber } from 'rxjs';
+import { NEVER, Observable, Subject, throwError, type Subscriber } from 'rxjs';
+import { FakeServer } from '../../../testing/fake-server';
+import { problemAnswer } from '../../../testing/problem-answer';
 import { testJob, theirEntry } from '../../../testing/test-job';
 import { openView, pressable, tick, workedUntil, type Opened } from '../../../testing/open-job';
 import { Plan } from './plan';
 import { PlanDraft } from '../../planning/plan-draft';
 import { PlanSearch } from '../../planning/plan-search';
-import type { Found } from '@brisk/core/planning';
+import { LIFT, type Found } from '@brisk/core/planning';
 
 const draftOf = () => TestBed.inject(PlanDraft);
 const orderOf = () => (draftOf().now()?.schedule.steps ?? []).map(({ operation }) => operation.id);
@@ -51,6 +54,33 @@ describe('the plan', () => {
     expect(view.text()).toContain('111');
     expect(view.text()).toContain('Raise the machine onto stands');
     expect(view.text()).toContain('Catch about 6.8 l of coolant');
+  });
+
+  it('draws no order before it is told what the shop raises machines on; told once, this device knows', async () => {
+    const told = new Subject<Kept<ToolList>>();
+    const asked = jest.spyOn(FakeServer.prototype, 'tools').mockReturnValue(told);
+    const view = await openView(Plan);
+    expect(orderOf()).toEqual([]);
+    told.next({ revision: 1, updatedAt: '', document: { tools: [{ tool: LIFT, here: true }] } });
+    told.complete();
+    await view.settle();
+    expect(view.text()).toContain('Raise the machine on the lift');
+    const order = orderOf();
+    view.fixture.destroy();
+    TestBed.resetTestingModule();
+    asked.mockReturnValue(NEVER);
+    await openView(Plan);
+    expect(orderOf()).toEqual(order);
+    asked.mockRestore();
+  });
+
+  it('goes by stands where nobody can be asked', async () => {
+    const asked = jest
+      .spyOn(FakeServer.prototype, 'tools')
+      .mockReturnValue(throwError(() => problemAnswer('internal', 500, 'No.')));
+    const view = await openView(Plan);
+    expect(view.text()).toContain('Raise the machine onto stands');
+    asked.mockRestore();
   });
 
   it('draws who is where, with the machine’s height under it and hold points across', async () => {
@@ -118,7 +148,7 @@ describe('the plan', () => {
     expect(orderOf()).toEqual(better);
     await again.press('Drop it');
     expect(orderOf()).toEqual(first);
-    expect(localStorage.length).toBe(0);
+    expect(Object.keys(localStorage).filter((key) => key.includes('plan'))).toEqual([]);
   });
 
   it('takes no notice of something else kept under its name', async () => {
