@@ -340,3 +340,10 @@ describe('how long something is given', () => {
     expect(years(goes(10_000), guess({ kmLeft: 30_000 }), guess({ yearsLeft: 6 }))).toBe(6);
   });
 });
+
+it('keeps of the terms what was said, and nothing in the place of what was not', () => {
+  const bounds = { kmPerYear: 12_000, budgetCents: 90_000, budgetHours: 8 };
+  expect(folded({ kind: 'terms-set', yearsIn: 5, ...bounds }).terms).toMatchObject({ yearsIn: 5, ...bounds });
+  for (const bound of Object.keys(bounds))
+    expect(folded({ kind: 'terms-set', yearsIn: 5 }).terms).not.toHaveProperty(bound);
+});

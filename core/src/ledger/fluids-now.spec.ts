@@ -173,6 +173,13 @@ describe('how a circuit is filled', () => {
       cans: { cans: [{ sizeL: 1.5, count: 3 }] },
     });
   });
+
+  it('names what is bought by its grade, where the map has one', () => {
+    const oil = (state: JobState) => cansToBuy(state).find(({ what }) => what.startsWith('Engine oil'))?.what;
+    expect(oil(startOf(plan))).toMatch(/^Engine oil: by the maker’s approval/);
+    const circuits = (plan.map.circuits ?? []).map(({ grade: _grade, ...circuit }) => circuit);
+    expect(oil(startOf({ ...plan, map: { ...plan.map, circuits } }))).toBe('Engine oil');
+  });
 });
 
 describe('a tray that came out short', () => {
