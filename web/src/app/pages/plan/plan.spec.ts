@@ -61,6 +61,7 @@ describe('the plan', () => {
     const asked = jest.spyOn(FakeServer.prototype, 'tools').mockReturnValue(told);
     const view = await openView(Plan);
     expect(orderOf()).toEqual([]);
+    expect(view.element.querySelector('mat-progress-bar')).not.toBeNull();
     told.next({ revision: 1, updatedAt: '', document: { tools: [{ tool: LIFT, here: true }] } });
     told.complete();
     await view.settle();
