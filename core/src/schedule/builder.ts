@@ -35,6 +35,8 @@ export interface Placed {
   readonly height: MachineHeight;
 }
 
+const NOTHING: Held = { is: 'nothing' };
+
 /** Work for two that one has to do is as bad as an hour lost: somebody has to be fetched. */
 const SHORT_HANDED_MIN = 60;
 
@@ -49,7 +51,7 @@ export class ScheduleBuilder {
   readonly #hands: Hands;
   readonly #room: Room;
   readonly #motion = new Motion();
-  #held: Held = { is: 'nothing' };
+  #held = NOTHING;
   #placed: Placed[] | undefined;
 
   constructor(private readonly net: TaskNet) {
@@ -67,7 +69,7 @@ export class ScheduleBuilder {
     let carrying = problem.carrying ?? 0;
     /** Nothing begins before it: the last time everybody had stopped. */
     let stopped = 0;
-    let stoppedFor: Held = { is: 'nothing' };
+    let stoppedFor = NOTHING;
     let last: Task | undefined;
     /** Until when anybody is at work, or the machine is being moved. */
     let busyMin = 0;
@@ -109,7 +111,7 @@ export class ScheduleBuilder {
       }
 
       const start = this.#hands.startWith(task, hands, minutes, from);
-      this.#held = { is: 'nothing' };
+      this.#held = NOTHING;
       if (this.#placed)
         this.#held = this.heldBy(task, start, from, { stopped, stoppedFor, busyMin, last, roomy, clear });
       if (chosen.length < hands) shortHanded += 1;
@@ -191,7 +193,7 @@ export class ScheduleBuilder {
     }
     const earlier = task.before.find(({ endMin }) => endMin === start);
     if (earlier) return { is: 'after', by: earlier };
-    if (start === 0) return { is: 'nothing' };
+    if (start === 0) return NOTHING;
     if (start === now.stopped) return now.stoppedFor;
     if (task.exclusive && start === now.busyMin && now.last) return { is: 'everybody', by: now.last };
     if (start === now.clear) {

@@ -1,60 +1,71 @@
 import { MOVING } from '../connection-map/index.js';
 import type { Task } from './task.js';
 
-/** Something that is in motion, or that hands are at, and until when. */
-interface Busy {
-  untilMin: number;
-  by: Task | undefined;
+/** Until when each thing that may move is busy in one way, and with which task. */
+class Busy {
+  readonly untilMin = new Float64Array(MOVING.length);
+  readonly by: (Task | undefined)[] = MOVING.map(() => undefined);
+
+  reset(): void {
+    this.untilMin.fill(0);
+    this.by.fill(undefined);
+  }
+
+  /** The last minute at which any thing of `bits` is busy so. */
+  until(bits: number): number {
+    let untilMin = 0;
+    for (let left = bits; left !== 0; left &= left - 1) {
+      const busyMin = this.untilMin[lowest(left)] ?? 0;
+      if (busyMin > untilMin) untilMin = busyMin;
+    }
+    return untilMin;
+  }
+
+  /** What keeps a thing of `bits` busy up to `minute`. */
+  upTo(bits: number, minute: number): Task | undefined {
+    for (let left = bits; left !== 0; left &= left - 1)
+      if (this.untilMin[lowest(left)] === minute) return this.by[lowest(left)];
+    return undefined;
+  }
+
+  extend(bits: number, by: Task, endMin: number): void {
+    for (let left = bits; left !== 0; left &= left - 1) {
+      const index = lowest(left);
+      if (endMin < (this.untilMin[index] ?? 0)) continue;
+      this.untilMin[index] = endMin;
+      this.by[index] = by;
+    }
+  }
 }
 
 /** What is in motion while a schedule is built, and what hands are at: the two keep clear of each other. */
 export class Motion {
-  /** Until when each thing that may move is in motion, and until when somebody’s hands are at it, and who. */
-  readonly #moved: Busy[] = MOVING.map(() => ({ untilMin: 0, by: undefined }));
-  readonly #handled: Busy[] = MOVING.map(() => ({ untilMin: 0, by: undefined }));
+  readonly #moved = new Busy();
+  readonly #handled = new Busy();
 
   reset(): void {
-    for (const busy of [...this.#moved, ...this.#handled]) {
-      busy.untilMin = 0;
-      busy.by = undefined;
-    }
+    this.#moved.reset();
+    this.#handled.reset();
   }
 
   /** When nobody’s hands are at what `task` moves, and nothing moves that its hands are at. */
   clearFrom({ moves, at }: Task): number {
-    if ((moves | at) === 0) return 0;
-    let from = 0;
-    for (let bit = 0; bit < this.#moved.length; bit += 1) {
-      const mask = 1 << bit;
-      if ((moves & mask) !== 0)
-        from = Math.max(from, this.#moved[bit]?.untilMin ?? 0, this.#handled[bit]?.untilMin ?? 0);
-      else if ((at & mask) !== 0) from = Math.max(from, this.#moved[bit]?.untilMin ?? 0);
-    }
-    return from;
+    return Math.max(this.#moved.until(moves | at), this.#handled.until(moves));
   }
 
   /** Until `endMin` what `task` moves is in motion, and hands are at what it is done at. */
   move(task: Task, endMin: number): void {
-    if ((task.moves | task.at) === 0) return;
-    for (let bit = 0; bit < this.#moved.length; bit += 1) {
-      if ((task.moves & (1 << bit)) !== 0) extend(this.#moved[bit], task, endMin);
-      if ((task.at & (1 << bit)) !== 0) extend(this.#handled[bit], task, endMin);
-    }
+    this.#moved.extend(task.moves, task, endMin);
+    this.#handled.extend(task.at, task, endMin);
   }
 
   /** Who keeps `task` from being clear before `start`. */
   inTheWay({ moves, at }: Task, start: number): Task | undefined {
-    for (let bit = 0; bit < this.#moved.length; bit += 1) {
-      const [moved, handled] = [this.#moved[bit], this.#handled[bit]];
-      if (((moves | at) & (1 << bit)) !== 0 && moved?.untilMin === start) return moved.by;
-      if ((moves & (1 << bit)) !== 0 && handled?.untilMin === start) return handled.by;
-    }
-    return undefined;
+    return this.#moved.upTo(moves | at, start) ?? this.#handled.upTo(moves, start);
   }
 }
 
-function extend(busy: Busy | undefined, by: Task, endMin: number): void {
-  if (!busy || endMin < busy.untilMin) return;
-  busy.untilMin = endMin;
-  busy.by = by;
+/** The place of the lowest of `bits`. */
+function lowest(bits: number): number {
+  return 31 - Math.clz32(bits & -bits);
 }
