@@ -217,6 +217,7 @@ function placing({ stations, onItsWheels }: Template) {
 }
 
 function withoutWhen<Thing extends object>(optional: Optional<Thing>): Thing {
+  if (!('when' in optional)) return optional;
   const thing = { ...optional };
   Reflect.deleteProperty(thing, 'when');
   return thing;

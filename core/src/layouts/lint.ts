@@ -82,8 +82,10 @@ const BEAM_CARRIES_KG = 400;
 
 /** Parts too heavy for the hands named for them, and gear that is not made for what hangs on it. */
 function gearProblems(map: ConnectionMap): readonly string[] {
-  const massOf = (id: string) =>
-    map.parts.reduce((sum, part) => (lumpOf(map, [id]).has(part.id) ? sum + (part.massKg ?? 0) : sum), 0);
+  const massOf = (id: string) => {
+    const lump = lumpOf(map, [id]);
+    return map.parts.reduce((sum, part) => (lump.has(part.id) ? sum + (part.massKg ?? 0) : sum), 0);
+  };
   const alone = map.parts.filter(
     ({ id, removal }) => removal?.hands === 1 && massOf(id) > ONE_LIFTS_KG && !/jack|hoist/.test(removal.tools.join()),
   );

@@ -177,8 +177,9 @@ export function isOption(id: string): id is OptionId {
 
 /** Whether `choices` fulfil `when`. */
 export function fits(when: When | undefined, choices: Choices): boolean {
+  if (when === undefined) return true;
   return OPTION_IDS.every((option) => {
-    const wanted: readonly string[] | undefined = when?.[option];
+    const wanted: readonly string[] | undefined = when[option];
     const chosen = choices[option];
     return wanted === undefined || (chosen !== undefined && wanted.includes(chosen));
   });
