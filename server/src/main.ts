@@ -3,7 +3,7 @@ import { pino } from 'pino';
 import { DataDamagedError } from './database/check-file.js';
 import { DataInUseError } from './database/instance-lock.js';
 import { isDiskFull } from './http/disk-full.js';
-import { serve, type Running } from './serve.js';
+import type { Running } from './serve.js';
 import { CertificateError } from './tls/certificate.js';
 import { settingsFrom, SettingsError, type Settings } from './settings.js';
 
@@ -51,6 +51,8 @@ function readSettings(): Settings {
 }
 
 const settings = readSettings();
+// Whoever mistyped a setting is told at once, not after everything was loaded.
+const { serve } = await import('./serve.js');
 const logger = pino({ level: settings.logLevel });
 let running: Running;
 try {
