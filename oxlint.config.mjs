@@ -104,7 +104,15 @@ const errors = (rules, prefix = '') => Object.fromEntries(rules.map((rule) => [`
 export default {
   plugins: ['typescript'],
   categories: { correctness: 'error' },
-  ignorePatterns: ['**/dist/', '.brisk/', '**/.angular/', 'test-results/', 'web/out-tsc/', '**/gathered-specs/'],
+  ignorePatterns: [
+    '**/dist/',
+    '.brisk/',
+    '**/.angular/',
+    'test-results/',
+    'web/out-tsc/',
+    '**/gathered-specs/',
+    '**/mutants-specs/',
+  ],
   overrides: [
     {
       files: ['**/*.ts'],

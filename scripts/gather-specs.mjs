@@ -14,7 +14,7 @@ const BY_ITSELF = /\bjest\.(mock|doMock|isolateModules)\b/;
  * Writes `parts` files into `folder` that between them require every spec under `from` that ends in `ending`; the largest first,
  * each to the part that has least so far. What stays by itself is required by a file of its own.
  */
-function gatherSpecs({ from, ending, folder, parts }) {
+export function gatherSpecs({ from, ending, folder, parts }) {
   rmSync(folder, { recursive: true, force: true });
   mkdirSync(folder, { recursive: true });
   const specs = readdirSync(from, { recursive: true, withFileTypes: true })
@@ -36,7 +36,9 @@ function gatherSpecs({ from, ending, folder, parts }) {
   [...together.map(({ paths }) => paths.sort()), ...alone].forEach((paths, at) => {
     const lines = paths.map((path) => {
       const called = relative(dirname(folder), path);
-      return `describe(${JSON.stringify(called)}, () => void require(${JSON.stringify(path)}));`;
+      // Not from the root of the disk: mutants are tried in a copy of everything.
+      const from = `./${relative(folder, path)}`;
+      return `describe(${JSON.stringify(called)}, () => void require(${JSON.stringify(from)}));`;
     });
     writeFileSync(join(folder, `part-${at + 1}.spec.${ending.endsWith('.ts') ? 'ts' : 'js'}`), `${lines.join('\n')}\n`);
   });
@@ -50,7 +52,8 @@ const WORKSPACES = {
   web: { from: 'web/out-tsc/spec/web', ending: '.spec.js', parts: 2 },
 };
 
-for (const name of process.argv.slice(2)) {
-  const { from, ...how } = WORKSPACES[name];
-  gatherSpecs({ ...how, from: join(root, from), folder: join(root, name, 'gathered-specs') });
-}
+if (process.argv[1]?.endsWith('gather-specs.mjs'))
+  for (const name of process.argv.slice(2)) {
+    const { from, ...how } = WORKSPACES[name];
+    gatherSpecs({ ...how, from: join(root, from), folder: join(root, name, 'gathered-specs') });
+  }

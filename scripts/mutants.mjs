@@ -2,9 +2,10 @@
  * Which changes to core its own tests do not notice, folder by folder: `npm run mutants -- torque fasteners`; without a name
  * every folder, which takes hours. `--sample 0.1` tries a tenth of them, `--seed 2` another tenth. Prints the score of each folder.
  */
-import { readdirSync, readFileSync } from 'node:fs';
+import { readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
+import { gatherSpecs } from './gather-specs.mjs';
 import { packaged, root, run, say } from './say.mjs';
 
 const { values, positionals } = parseArgs({
@@ -25,8 +26,11 @@ const tested = () =>
       readdirSync(join(source, folder), { recursive: true }).some((name) => name.endsWith('.spec.ts')),
   );
 const sample = share < 1 ? { MUTANTS_SHARE: String(share), MUTANTS_SEED: values.seed } : {};
+const GATHERED = 'core/mutants-specs';
 const lines = [];
 for (const folder of positionals.length > 0 ? positionals : tested()) {
+  // Core is then loaded once a change, and not once a spec.
+  gatherSpecs({ from: join(source, folder), ending: '.spec.ts', folder: join(root, GATHERED), parts: 1 });
   await run(...packaged('stryker', 'run'), { env: { ...process.env, ...sample, MUTATED_FOLDER: folder } });
   const { files } = JSON.parse(readFileSync(join(root, `.brisk/mutants-${folder}.json`), 'utf8'));
   const mutants = Object.values(files).flatMap((file) => file.mutants);
@@ -35,4 +39,5 @@ for (const folder of positionals.length > 0 ? positionals : tested()) {
   const score = tried === 0 ? 'nothing to try' : `${((100 * noticed) / tried).toFixed(1)} %`;
   lines.push(`${folder}: ${noticed} of ${tried} noticed, ${score}`);
 }
+rmSync(join(root, GATHERED), { recursive: true, force: true });
 process.stdout.write(`${lines.join('\n')}\n`);
