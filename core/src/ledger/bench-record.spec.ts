@@ -264,6 +264,9 @@ describe('what is written at the bench', () => {
       'Still at the machine shop: the radiator, Brandt',
     );
     expect(open(radiatorOff, placed({ waitsFor: 'a new cap' }))).toContain('Still waiting for a new cap: the radiator');
+    expect(open(radiatorOff, placed({ place: 'shelf' }))).not.toContainEqual(
+      expect.stringMatching(/^Still .*radiator/),
+    );
     expect(open(pump, charged, moved('arrived'))).toContain(
       'Old part of “Water pump” is to go back for its core charge, by 2026-04-01',
     );

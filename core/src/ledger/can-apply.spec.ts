@@ -44,7 +44,14 @@ describe('doing a step', () => {
   it('waits for the machine to stand at its height', () => {
     const safe = until((state) => gateOf(state, 'made-safe').signed !== undefined);
     expect(refused(safe, done('drain:coolant'))).toMatch(/stands on the ground. Raise it/);
-    expect(refused(then(safe, { kind: 'height-set', height: 'raised' }), done('drain:coolant'))).toBe('');
+    const raised = then(safe, { kind: 'height-set', height: 'raised' });
+    expect(refused(raised, done('drain:coolant'))).toBe('');
+    const low = startOf(withConnectionsLow(smallPlan));
+    const up = then(workOn(low, record, (state) => gateOf(state, 'made-safe').signed !== undefined).state, {
+      kind: 'height-set',
+      height: 'raised',
+    });
+    expect(refused(up, done('drain:coolant'))).toMatch(/machine is raised. Let it down/);
   });
 
   it('is reached as the machine stands while the hoist carries, since it is not moved then', () => {

@@ -85,4 +85,13 @@ describe('how long steps really took', () => {
     ]);
     expect([...minutesByOperation(state).keys()]).toEqual([]);
   });
+
+  it('says nothing of a step that was begun before a gap nobody knows, whatever was written in between', () => {
+    const state = extend(start, [
+      at(0, 'Ines', done('open:negative')),
+      at(600, 'Ines', { kind: 'noted', text: 'Back' }),
+      at(605, 'Ines', done('open:cover-bolts')),
+    ]);
+    expect(minutesByOperation(state).has('open:cover-bolts')).toBe(false);
+  });
 });

@@ -256,6 +256,24 @@ describe('an entry in words', () => {
     expect(entryWords(state, theirEntry({ kind, ...fields } as EntryBody))).toMatch(words);
   });
 
+  it.each<readonly [EntryBody, string]>([
+    [
+      { kind: 'renewal-decided', renewals: ['rear-crank-seal'], doIt: 'now', reason: '' },
+      'Renewed while it is out: the rear crank seal',
+    ],
+    [{ kind: 'renewal-decided', renewals: ['gone'], doIt: 'now', reason: '' }, 'Renewed while it is out: the gone'],
+    [
+      {
+        kind: 'shift-handed-over',
+        lines: [
+          { sort: 'leave', words: 'Battery isolated' },
+          { sort: 'leave', words: 'Drain open' },
+        ],
+      },
+      'Shift handed over: 2 lines',
+    ],
+  ])('%j is said so', (body, words) => expect(entryWords(state, theirEntry(body))).toBe(words));
+
   it('says what was taken back', () => {
     const wrong = theirEntry({ kind: 'tagged', connection: joint, tag: 9 });
     const after = foldLedger(plan, [wrong]);

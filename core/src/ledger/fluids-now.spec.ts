@@ -90,6 +90,17 @@ describe('a circuit', () => {
   it('refuses what comes to too much on top', () =>
     expect(refused(then(drained, out(9)), out(9, { onTop: true }))).toMatch(/18 l is more than the coolant holds/));
 
+  it('counts what is filled on top against what was let out in between', () => {
+    const filled = (litres: number, more: object = {}): EntryBody =>
+      ({ ...out(litres, more), direction: 'in' }) as EntryBody;
+    const once = then(drained, out(9), filled(9));
+    expect(refused(once, filled(9, { onTop: true }))).toBe('');
+    expect(refused(then(drained, filled(9)), filled(9, { onTop: true }))).toMatch(
+      /18 l is more than the coolant holds/,
+    );
+    expect(refused(then(once, out(9, { onTop: true })), filled(9, { onTop: true }))).toBe('');
+  });
+
   it('always adds up: out, in and inside', () => {
     const flow = fc.record({
       direction: fc.constantFrom('out' as const, 'in' as const),

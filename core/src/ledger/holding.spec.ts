@@ -129,6 +129,7 @@ describe('a connection found after a hold point was signed', () => {
     expect(gateOf(signed, 'pre-lift').signed).toBeDefined();
     const more = then(signed, found('strap', false));
     expect(gateOf(more, 'pre-lift').signed).toBeUndefined();
+    expect(more.progress.has('open:strap')).toBe(false);
     expect(holding(more).map(({ connection }) => connection.id)).toEqual(['strap']);
   });
 
@@ -136,6 +137,7 @@ describe('a connection found after a hold point was signed', () => {
     const ready = until((state) => gateOf(state, 'pre-start').signed !== undefined);
     const more = then(ready, found('strap', true));
     expect(gateOf(more, 'pre-start').signed).toBeUndefined();
+    expect(more.progress.get('open:strap')?.is).toBe('done');
     expect(gateOf(more, 'pre-start').blockers.map(({ operation }) => operation)).toContain('close:strap');
     expect(gateOf(more, 'pre-lift').signed).toBeDefined();
   });

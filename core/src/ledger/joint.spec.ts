@@ -1,12 +1,16 @@
 import fc from 'fast-check';
 import { RULES_NOW, type ConnectionId, type JobPlan } from '../connection-map/index.js';
+import { minutes } from '../layouts/author.js';
 import { usualMap } from '../layouts/index.js';
 import { operationId } from '../teardown/index.js';
 import { entriesForNext, recorder, workOn } from '../testing/crew.js';
+import { refused as refusedNow, then } from '../testing/small-job.js';
+import { withConnection } from '../testing/small-map.js';
 import {
   boltNumbers,
   canApply,
   extend,
+  foldLedger,
   isDone,
   jointNow,
   nextUp,
@@ -183,6 +187,51 @@ describe('a joint bolt by bolt', () => {
   });
 });
 
+describe('a joint that is turned by an angle after its figure', () => {
+  const mount = withConnection('mount-left', {
+    fasteners: [{ count: 4, what: 'M10 × 60 bolt, 16 mm' }],
+    refit: { minutes: minutes(2, 4, 8), torque: { targetNm: 60, angleDeg: 90 } },
+  });
+  const atMount = workOn(startOf(mount), write, (state) => nextUp(state)?.operation.id === 'torque:mount-left').state;
+  const every = [0, 1, 2, 3];
+  const toTorque = (stage: number, more: object = {}): EntryBody => ({
+    kind: 'bolts-tightened',
+    connection: 'mount-left',
+    stage,
+    bolts: every,
+    read: { value: 60 * (shares[stage] ?? 1), unit: 'N·m' },
+    wrench: { id: 'own', name: 'Own', range: { lowestNm: 10, highestNm: 100 } },
+    ...more,
+  });
+  const turn = (degrees: number, which: readonly number[] = every): EntryBody => ({
+    kind: 'bolts-tightened',
+    connection: 'mount-left',
+    stage: 3,
+    bolts: which,
+    degrees,
+  });
+  const snug = [toTorque(0), toTorque(1), toTorque(2)];
+  const turned = (...bodies: readonly EntryBody[]) => then(atMount, ...snug, ...bodies);
+  const joint = (state: JobState) => jointNow(state, 'mount-left');
+
+  it('is final when every bolt has been turned all of it, in as many touches as it takes', () => {
+    expect(joint(turned())).toMatchObject({ stageAt: 3, stage: { is: 'angle', degrees: 90 }, final: false });
+    expect(joint(turned(turn(45)))).toMatchObject({ done: [3, 3, 3, 3], final: false });
+    expect(joint(turned(turn(45), turn(44)))?.final).toBe(false);
+    expect(joint(turned(turn(45), turn(45), turn(45)))).toMatchObject({ done: [4, 4, 4, 4], final: true });
+    expect(joint(turned(turn(90)))?.final).toBe(true);
+    expect(joint(turned(turn(90, [0, 1, 2]), turn(60, [3])))).toMatchObject({ through: 3, next: [3], final: false });
+    expect(refusedNow(turned(turn(60)), { kind: 'operation-done', operation: 'torque:mount-left' })).not.toBe('');
+    expect(refusedNow(turned(turn(90)), { kind: 'operation-done', operation: 'torque:mount-left' })).toBe('');
+  });
+
+  it('is turned from its figure on: what was turned to get there does not count', () =>
+    expect(joint(then(atMount, toTorque(0), toTorque(1), toTorque(2, { degrees: 60 }), turn(45)))).toMatchObject({
+      done: [3, 3, 3, 3],
+      final: false,
+    }));
+});
+
 it('an ordinary crew’s job comes to its end with every joint as before', () => {
   expect(entriesForNext(start).map(({ kind }) => kind)).toEqual(['torque-read', 'operation-done']);
 });
@@ -207,8 +256,12 @@ describe('the torque sheet', () => {
       ['all', '60 %', 'within', ''],
       ['1', '100 %', 'over', 'Looked at'],
     ]);
-    expect(rows[0]).toMatchObject({ by: 'Ines', wrench: 'Own', figureNm: String(targetNm) });
+    const name = start.work.connections.get(JOINT)?.name;
+    expect(rows[0]).toMatchObject({ joint: name, by: 'Ines', wrench: 'Own', figureNm: String(targetNm) });
     expect(torqueSheet(state, 'nothing')).toEqual([]);
+    const read = { kind: 'torque-read', wrench: 'half', read: { value: 50, unit: 'N·m' } } as const;
+    const unknown = foldLedger(plan, [write({ ...read, connection: 'off the map' })]);
+    expect(torqueSheet(unknown).map(({ joint }) => joint)).toEqual(['off the map']);
     expect(torqueSheet(state).length).toBeGreaterThan(rows.length);
     expect(Object.keys(rows[0] ?? {}).sort()).toEqual(TORQUE_COLUMNS.map(({ id }) => id).sort());
   });
