@@ -109,6 +109,16 @@ describe('what is set by trying', () => {
     ).toMatch(/Not set right: the selector rod.*Accepted: Bush on order/);
   });
 
+  it('keeps the maker’s figures with the try they were read for', () => {
+    const read = (figures: object) =>
+      then(atTheStart, { ...tried(0, ['P'], []), ...figures } as EntryBody)
+        .tries.get('selector-rod')
+        ?.at(-1);
+    expect(read({ from: 3, to: 9 })).toMatchObject({ from: 3, to: 9 });
+    expect(Object.keys(read({ from: 3 }) ?? {})).not.toContain('to');
+    expect(Object.keys(read({ to: 9 }) ?? {})).not.toContain('from');
+  });
+
   it.each([
     [tried(0, [], []), /nothing came of this try/],
     [tried(0, ['P'], ['P']), /cannot both/],

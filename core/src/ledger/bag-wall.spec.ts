@@ -42,6 +42,12 @@ describe('the wall of bags', () => {
     const out = workOn(away, record, (state) => isDone(state, 'close:radiator-bolts')).state;
     expect(tile(out)?.standing).toBe('uneven');
     expect(tile(then(out, counted('in', 4)))?.standing).toBe('home');
+    // Counted in before the joint is closed.
+    expect(tile(then(away, counted('in', 4)))?.standing).toBe('home');
+    expect(tile(then(away, counted('in', 2)))?.standing).toBe('uneven');
+    // Closed again as if nothing had ever come out.
+    const uncounted = workOn(opened, record, (state) => isDone(state, 'close:radiator-bolts')).state;
+    expect(tile(uncounted)?.standing).toBe('home');
     const accepted = then(out, counted('in', 3), {
       kind: 'count-accepted',
       connection: 'radiator-bolts',

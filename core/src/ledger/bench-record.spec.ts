@@ -255,6 +255,12 @@ describe('what is written at the bench', () => {
     ).not.toHaveProperty('where');
   });
 
+  it('takes an old part back once there is a charge on it', () => {
+    const back: EntryBody = { kind: 'core-returned', need: 'pump' };
+    expect(refused([pump, charged], back)).toEqual([]);
+    expect(folded(pump, charged, back).needs.get('pump')?.coreReturned).toMatchObject({ by: 'Ines' });
+  });
+
   it('takes parts of the other machine under any name', () => {
     expect(refused([], placed({ owner: 'donor', part: 'odd-bracket' }))).toEqual([]);
   });

@@ -155,7 +155,10 @@ describe('leaving something on purpose', () => {
     expect(refused(almost, sign)).toBe('');
     const items = openItems(almost).filter(({ is }) => is === 'left-on-purpose');
     expect(items).toEqual([
-      expect.objectContaining({ grave: true, words: expect.stringContaining('Lead is long enough') }),
+      expect.objectContaining({
+        grave: true,
+        words: 'Left attached on purpose: the sensor plug. Lead is long enough to go along (Ines)',
+      }),
     ]);
   });
 
@@ -168,6 +171,9 @@ describe('leaving something on purpose', () => {
   it('on the way back means it stays off, but never a joint of a circuit', () => {
     const off = then(out, left);
     expect(stillOpen(off).map(({ id }) => id)).not.toContain('sensor');
+    expect(openItems(off).map(({ words }) => words)).toContainEqual(
+      expect.stringMatching(/^Left off on purpose: the sensor plug/),
+    );
     expect(refused(out, { ...left, connection: 'hose' })).toMatch(/fluid runs out/);
   });
 });

@@ -70,6 +70,9 @@ describe('torque', () => {
   it('has nothing to read before the joint is closed, nor where there is no figure', () => {
     expect(refused(out, read(60))).toMatch(/Close the left mount before/);
     expect(refused(refitted, { ...read(60), connection: 'hose' } as EntryBody)).toMatch(/no torque figure/);
+    expect(refused(refitted, { ...read(60), connection: 'ghost' } as EntryBody)).toMatch(
+      /no connection called “ghost”/,
+    );
     expect(refused(seated, { ...read(60), wrench: 'teeth' } as EntryBody)).toMatch(/no wrench called/);
   });
 });

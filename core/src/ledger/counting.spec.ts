@@ -122,6 +122,22 @@ describe('fasteners as somebody found them', () => {
     expect(setsOf(startOf(plan), 'mount-left')).toEqual([bolts]);
   });
 
+  it('are judged where they are known, and no more of them than there are', () => {
+    const judged = (more: object): EntryBody =>
+      ({
+        kind: 'fasteners-judged',
+        connection: 'mount-left',
+        set: 0,
+        count: 4,
+        condition: 'galled',
+        ...more,
+      }) as EntryBody;
+    expect(refused(startOf(plan), judged({}))).toBe('');
+    expect(refused(startOf(plan), judged({ count: 5 }))).toMatch(/only 4 × M10.* here, not 5/);
+    expect(refused(startOf(plan), judged({ set: 1 }))).toMatch(/no kind of fastener called “1”/);
+    expect(refused(startOf(plan), judged({ connection: 'ghost' }))).toMatch(/no connection called “ghost”/);
+  });
+
   it('go onto the shopping list when they are no good, until something replaces them', () => {
     const judge = (count: number, replacedBy?: string): EntryBody => ({
       kind: 'fasteners-judged',

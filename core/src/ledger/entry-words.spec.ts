@@ -272,6 +272,7 @@ describe('an entry in words', () => {
       },
       'Shift handed over: 2 lines',
     ],
+    [{ kind: 'help-called', text: 'Hold the lamp' }, 'Called whoever is free: Hold the lamp'],
   ])('%j is said so', (body, words) => expect(entryWords(state, theirEntry(body))).toBe(words));
 
   it('says what was taken back', () => {

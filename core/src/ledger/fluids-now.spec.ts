@@ -85,6 +85,7 @@ describe('a circuit', () => {
     [{ kind: 'fill-planned', circuit: 'coolant', freezingC: -80 }, /not to -80/],
     [{ kind: 'fill-planned', circuit: 'milk' }, /no circuit called “milk”/],
     [{ kind: 'level-set', circuit: 'coolant', addedL: 0.2 }, /Fill the coolant first/],
+    [{ kind: 'level-set', circuit: 'milk', addedL: 0.2 }, /no circuit called “milk”/],
   ] as const)('refuses %j', (body, words) => expect(refused(drained, body)).toMatch(words));
 
   it('refuses what comes to too much on top', () =>

@@ -187,6 +187,42 @@ describe('a joint bolt by bolt', () => {
   });
 });
 
+describe('a joint whose group is not in', () => {
+  // The left mount has its final torque before the right one.
+  const closedBoth = workOn(
+    startOf(withConnection('mount-right', { fasteners: [{ count: 2, what: 'M10 × 60 bolt, 16 mm' }] })),
+    write,
+    (state) => ['close:mount-left', 'close:mount-right'].every((id) => isDone(state, id)),
+  ).state;
+  const touch = (stage: number, value: number, more: object = {}): EntryBody => ({
+    kind: 'bolts-tightened',
+    connection: 'mount-right',
+    stage,
+    bolts: [0],
+    read: { value, unit: 'N·m' },
+    wrench: { id: 'own', name: 'Own', range: { lowestNm: 10, highestNm: 100 } },
+    ...more,
+  });
+  const verdicts = (...bodies: readonly EntryBody[]) =>
+    then(closedBoth, ...bodies)
+      .tightened.get('mount-right')
+      ?.touches.map(({ verdict }) => verdict);
+
+  it('is told that its last stage came too early, but not the stages before', () => {
+    expect(isDone(closedBoth, 'torque:mount-left')).toBe(false);
+    expect(jointNow(closedBoth, 'mount-right')?.stages).toHaveLength(2);
+    expect(verdicts(touch(0, 30), touch(1, 60))).toEqual(['within', 'too-early']);
+    // What missed its figure is told so first.
+    expect(verdicts(touch(0, 30), touch(1, 20))).toEqual(['within', 'under']);
+  });
+
+  it('is within once the other is in', () => {
+    const left = workOn(closedBoth, write, (state) => isDone(state, 'torque:mount-left')).state;
+    const state = then(left, touch(0, 30), touch(1, 60));
+    expect(state.tightened.get('mount-right')?.touches.map(({ verdict }) => verdict)).toEqual(['within', 'within']);
+  });
+});
+
 describe('a joint that is turned by an angle after its figure', () => {
   const mount = withConnection('mount-left', {
     fasteners: [{ count: 4, what: 'M10 × 60 bolt, 16 mm' }],

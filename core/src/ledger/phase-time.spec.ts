@@ -18,4 +18,19 @@ describe('time at each stop', () => {
     expect(minutes.get('bench')).toBe(30);
     expect(minutes.get('refit')).toBe(0);
   });
+
+  it('takes the likely minutes of a step for a gap only where the step was done', () => {
+    const spent = (body: EntryBody) => minutesByStop(foldLedger(smallPlan, [at('a', '07:00', body)])).get('strip');
+    expect(spent({ kind: 'operation-done', operation: 'open:radiator-bolts' })).toBe(3);
+    expect(
+      spent({
+        kind: 'operation-stuck',
+        operation: 'open:radiator-bolts',
+        trouble: 'seized',
+        tried: 'Heat',
+        minutesLost: 20,
+      }),
+    ).toBe(0);
+    expect(spent({ kind: 'operation-done', operation: 'off the map' })).toBe(0);
+  });
 });
