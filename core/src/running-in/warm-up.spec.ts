@@ -3,6 +3,7 @@ import { TEMPLATES, usualMap } from '../layouts/index.js';
 import { isDone, openItems, startOf, type EntryBody } from '../ledger/index.js';
 import { readiness } from '../readiness/index.js';
 import { recorder, workOn } from '../testing/crew.js';
+import { sentence } from '../words/index.js';
 import { refused, then } from '../testing/small-job.js';
 import { goEasyOn, oddReading, warmUpOf, wetJoints, type WarmUpPoint } from './index.js';
 
@@ -115,11 +116,15 @@ describe('leaks by place', () => {
 
   it('stand open until the joint is dry, and speak against running where they drip', () => {
     const dripping = then(ran, looked('drips', 'At the clamp'));
-    expect(openItems(dripping)).toContainEqual({ is: 'issue', grave: true, words: `${hose?.name} drips` });
+    expect(openItems(dripping)).toContainEqual({
+      is: 'issue',
+      grave: true,
+      words: `${sentence(hose?.name ?? '')} drips`,
+    });
     const against = readiness(dripping).purposes.find(({ purpose }) => purpose === 'run')?.against ?? [];
     expect(against.map(({ words }) => words).join()).toMatch(/drips\. At the clamp/);
     const weeping = then(dripping, looked('weeps'));
-    expect(openItems(weeping).find(({ words }) => words === `${hose?.name} weeps`)?.grave).toBe(false);
+    expect(openItems(weeping).find(({ words }) => words === `${sentence(hose?.name ?? '')} weeps`)?.grave).toBe(false);
     const dry = then(weeping, looked('dry'));
     expect(
       openItems(dry)

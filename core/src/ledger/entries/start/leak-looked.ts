@@ -46,7 +46,7 @@ export const leakLooked: EntryRules<LeakLooked> = {
       const connection = state.work.connections.get(id);
       return is === 'dry' || !connection
         ? []
-        : [{ is: 'issue', grave: is === 'drips', words: `${connection.name} ${LEAK_WORDS[is]}` }];
+        : [{ is: 'issue', grave: is === 'drips', words: `${sentence(connection.name)} ${LEAK_WORDS[is]}` }];
     }),
   words: ({ connection, is, note }, { joint }) =>
     `${sentence(joint(connection))} ${LEAK_WORDS[is]}${note ? `. ${note}` : ''}`,
