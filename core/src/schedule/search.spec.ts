@@ -76,6 +76,11 @@ describe('a schedule', () => {
       }),
     );
     expect(begins(plan)).toEqual({ a: 0, sign: 7, b: 10 });
+    expect(plan.steps.map(({ cause }) => cause)).toEqual([
+      { is: 'nothing' },
+      { is: 'everybody', step: 'a' },
+      { is: 'everybody', step: 'sign' },
+    ]);
   });
 
   it('plans work for two while both are there', () => {
@@ -312,6 +317,25 @@ describe('the lower bound', () => {
     expect(finish(cramped)).toBe(12);
     expect(finish([plainStep('a', { hands: 2 }), plainStep('b', { hands: 2 })])).toBe(4);
     expect(finish([plainStep('a'), plainStep('b'), plainStep('c')], [edge('a', 'b'), edge('b', 'c')])).toBe(6);
+  });
+
+  it('counts the hands between a head and a tail, heights apart, and fetches only tools that somebody uses', () => {
+    const least = (problem: Partial<SchedulingProblem> & Pick<SchedulingProblem, 'operations'>) =>
+      boundOf(taskNet({ precedence: [], crew: plainCrew(2), height: 'ground', ...problem }));
+    // Four of three minutes between one that comes first and one that comes last: six for two, and both ends.
+    const middle = ['a', 'b', 'c', 'd'].map((id) => plainStep(id, { minutes: minutes(3) }));
+    const ends = middle.flatMap(({ id }) => [edge('head', id), edge(id, 'tail')]);
+    const beside = plainStep('beside', { minutes: minutes(1), station: 'front' });
+    const headAndTail = [plainStep('head', { minutes: minutes(4) }), plainStep('tail', { minutes: minutes(5) })];
+    expect(least({ operations: [...headAndTail, ...middle, beside], precedence: ends }).finishMin).toBe(15);
+    // Work on the ground and in the air never meet.
+    const ground = plainStep('low', { minutes: minutes(6), height: 'ground' });
+    const air = plainStep('high', { minutes: minutes(5), height: 'raised', station: 'underside' });
+    expect(least({ operations: [ground, air] })).toMatchObject({ finishMin: 6 + 3 + 5, heightChanges: 1 });
+    const own = plainStep('own', { tools: ['pliers'] });
+    const theirs = plainStep('theirs', { tools: ['gas scale'], station: 'front' });
+    expect(least({ operations: [own, theirs] }).toolFetches).toBe(2);
+    expect(least({ operations: [own, theirs], outside: new Set(['theirs']) }).toolFetches).toBe(1);
   });
 
   it('counts whom a run keeps to its end, and what is never done beside what moves', () => {
