@@ -252,7 +252,7 @@ describe('a joint that is turned by an angle after its figure', () => {
 
   it('is final when every bolt has been turned all of it, in as many touches as it takes', () => {
     expect(joint(turned())).toMatchObject({ stageAt: 3, stage: { is: 'angle', degrees: 90 }, final: false });
-    expect(joint(turned(turn(45)))).toMatchObject({ done: [3, 3, 3, 3], final: false });
+    expect(joint(turned(turn(45)))).toMatchObject({ done: [3, 3, 3, 3], turnedDeg: [45, 45, 45, 45], final: false });
     expect(joint(turned(turn(45), turn(44)))?.final).toBe(false);
     expect(joint(turned(turn(45), turn(45), turn(45)))).toMatchObject({ done: [4, 4, 4, 4], final: true });
     expect(joint(turned(turn(90)))?.final).toBe(true);

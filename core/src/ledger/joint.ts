@@ -40,6 +40,8 @@ export interface JointNow extends Joint {
   readonly outOfOrder: readonly number[];
   /** Holes that were touched straight after a neighbour in the stage that is in hand, where there was a choice. */
   readonly besideLast: readonly number[];
+  /** How far each bolt was turned from its figure on, in degrees. */
+  readonly turnedDeg: readonly number[];
   /** Every bolt went through every stage, and what missed was accepted. */
   readonly final: boolean;
 }
@@ -111,6 +113,7 @@ export function jointNow(state: JobState, connection: ConnectionId): JointNow | 
     missed: joint.order.filter((bolt) => faults.has(bolt)),
     faults,
     outOfOrder: [...outOfOrder],
+    turnedDeg: turned,
     besideLast: besideTheLast(
       joint.pattern.holes,
       joint.order,

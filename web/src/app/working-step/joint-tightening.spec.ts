@@ -2,7 +2,8 @@ import { TestBed } from '@angular/core/testing';
 import { jointNow, nextUp, type LedgerEntry } from '@brisk/core/ledger';
 import type { WrenchReading } from '@brisk/core/torque';
 import { Subject, throwError } from 'rxjs';
-import { theirEntry } from '../../testing/test-job';
+import type { Job } from '@brisk/contracts/job';
+import { testJob, theirEntry } from '../../testing/test-job';
 import { choose, openView, tick, type, workedUntil } from '../../testing/open-job';
 import { WrenchShed } from '../planning/wrench-shed';
 import { LineTrouble } from '../planning/reading-line';
@@ -16,7 +17,7 @@ const worked = workedUntil((state) => {
   return !moveTo && operation?.kind === 'torque' && (jointNow(state, operation.connection ?? '')?.bolts ?? 0) >= 4;
 });
 const pulls = new Subject<WrenchReading>();
-const opened = async (answers = {}, more: readonly LedgerEntry[] = []) => {
+const opened = async (answers = {}, more: readonly LedgerEntry[] = [], job?: Job) => {
   const view = await openView(
     JointTightening,
     [...worked, ...more],
@@ -27,6 +28,7 @@ const opened = async (answers = {}, more: readonly LedgerEntry[] = []) => {
       return { state, connection: state?.work.connections.get(id) };
     },
     {
+      ...(job ? { job } : {}),
       providers: [
         { provide: Ask, useValue: { ask: () => Promise.resolve(answers) } },
         { provide: WrenchLine, useValue: { readings: () => pulls } },
@@ -140,6 +142,50 @@ describe('a joint bolt by bolt', () => {
     await view.press(/^\s*Bolts 1 and 2/);
     await view.settle();
     expect(now(view).through).toBe(2);
+  });
+
+  it('is never turned past its angle, by touches or all at once', async () => {
+    const { bolts, order } = now(await opened());
+    TestBed.resetTestingModule();
+    const connections = testJob.plan.map.connections.map((one) =>
+      one.id === joint.id && one.refit.torque
+        ? { ...one, refit: { ...one.refit, torque: { ...one.refit.torque, angleDeg: 45 } } }
+        : one,
+    );
+    const job = { ...testJob, plan: { ...testJob.plan, map: { ...testJob.plan.map, connections } } };
+    const view = await opened({}, [], job);
+    for (let stage = 0; stage < 3; stage += 1) {
+      await view.press(new RegExp(`All ${bolts} clicked`));
+      await view.settle();
+    }
+    const turns = () =>
+      view.server.entries.flatMap((entry) =>
+        entry.kind === 'bolts-tightened' && entry.degrees !== undefined ? [[entry.bolts, entry.degrees]] : [],
+      );
+    const [first = 0, ...others] = order;
+    await view.press(/^\s*Bolt 1 30° on/);
+    await view.settle();
+    await view.press(/^\s*Bolt 1 15° on/);
+    await view.settle();
+    expect(now(view)).toMatchObject({ through: 1, stageAt: 3 });
+    view.element.querySelector<SVGGElement>('g.through')?.dispatchEvent(new MouseEvent('click', { bubbles: true }));
+    await view.settle();
+    expect(said(view)).toContain('Bolt 1 has its 45° already. Turned on, it stretches.');
+    await view.press(/^\s*Bolt 2 30° on/);
+    await view.settle();
+    expect(said(view)).not.toContain('already');
+    await view.press(new RegExp(`The other ${bolts - 1} at 45°`));
+    await view.settle();
+    const [second = 0, ...rest] = others;
+    expect(turns()).toEqual([
+      [[first], 30],
+      [[first], 15],
+      [[second], 30],
+      [[second], 15],
+      [rest, 45],
+    ]);
+    expect(view.server.entries.at(-1)?.kind).toBe('operation-done');
+    expect(now(view)).toMatchObject({ final: true, turnedDeg: order.map(() => 45) });
   });
 
   it('goes on where another person left it', async () => {

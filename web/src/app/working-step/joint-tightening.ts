@@ -35,16 +35,22 @@ import { PickOne } from '../ui/pick-one';
 import { yupRule } from '../ui/yup-rule';
 import { BoltDrawing } from './bolt-drawing';
 import { LiveWrench } from './live-wrench';
-import { acrossFrom, evennessWords, faultWords, nextAt, settingOn, wrenchTrouble } from './tightening';
+import {
+  acrossFrom,
+  evennessWords,
+  faultWords,
+  nextAt,
+  settingOn,
+  turnedNext,
+  turnsLeft,
+  wrenchTrouble,
+} from './tightening';
 
 const SHOWED_WRONG = 'What it showed has to be a number above 0, without its unit.';
 const MOST_SHOWN = 100_000;
 
 /** What a thread is met with most, besides as it is meant. */
 const THREADS_MET = ['dry', 'oiled', 'paste'] as const;
-
-/** A touch of an angle, in degrees. */
-const TURN_DEG = 30;
 
 /** A joint tightened bolt by bolt: the next one large on the drawing, the setting of the wrench, a touch for each. */
 @Component({
@@ -64,7 +70,6 @@ export class JointTightening {
   protected readonly shed = inject(WrenchShed);
   protected readonly several = several;
   protected readonly unitChoices = TORQUE_UNITS.map((value) => ({ value, words: value }));
-  protected readonly turnDeg = TURN_DEG;
 
   protected readonly unit = signal<TorqueUnit>('N·m');
   protected readonly twoWrenches = signal(false);
@@ -75,6 +80,8 @@ export class JointTightening {
   /** What the wrench showed, as it was typed: empty, it clicked at its setting. */
   protected readonly showed = signal('');
   protected readonly showedWrong = signal('');
+  /** A bolt that was touched and is turned all the way. */
+  protected readonly turnedAlready = signal('');
   protected readonly unitControl = new FormControl<TorqueUnit>('N·m', {
     nonNullable: true,
     validators: yupRule(oneOf(TORQUE_UNITS).label('Unit')),
@@ -88,7 +95,8 @@ export class JointTightening {
     const stage = now.stages[next.at];
     if (!stage) return undefined;
     const bolts = this.twoWrenches() ? acrossFrom(now, next.bolts) : next.bolts.slice(0, 1);
-    return { ...next, stage, all: next.bolts, bolts, numbers: boltNumbers(now, bolts) };
+    const turnDeg = stage.is === 'angle' ? turnedNext(now, stage.degrees, bolts) : 0;
+    return { ...next, stage, all: next.bolts, bolts, turnDeg, numbers: boltNumbers(now, bolts) };
   });
   protected readonly wanted = computed(() => {
     const next = this.next();
@@ -180,6 +188,7 @@ export class JointTightening {
       this.adapter.set(undefined);
       this.showed.set('');
       this.showedWrong.set('');
+      this.turnedAlready.set('');
     });
     this.unitControl.valueChanges.subscribe((unit) => this.unit.set(unit));
   }
@@ -216,43 +225,47 @@ export class JointTightening {
     const typed = readingIn(this.showed());
     this.showedWrong.set(typed === 'wrong' ? SHOWED_WRONG : '');
     if (!now || !next || !stage || typed === 'wrong') return;
-    const { id } = this.connection();
+    const touched = { kind: 'bolts-tightened', connection: this.connection().id, stage: at } as const;
+    const words =
+      bolts.length === now.bolts ? 'All through this stage' : `Bolt ${boltNumbers(now, bolts).join(' and ')}`;
+    if (stage.is === 'angle') {
+      const turns = all
+        ? turnsLeft(now, stage.degrees, bolts)
+        : new Map([[turnedNext(now, stage.degrees, bolts), bolts] as const].filter(([degrees]) => degrees > 0));
+      this.turnedAlready.set(
+        turns.size > 0 ? '' : `Bolt ${boltNumbers(now, bolts).join(' and ')} has its ${stage.degrees}° already.`,
+      );
+      if (turns.size > 0)
+        this.write(words, ...[...turns].map(([degrees, turned]) => ({ ...touched, bolts: turned, degrees })));
+      return;
+    }
     const unit = this.unit();
-    const body: EntryBody =
-      stage.is === 'angle'
-        ? { kind: 'bolts-tightened', connection: id, stage: at, bolts, degrees: all ? stage.degrees : TURN_DEG }
-        : {
-            kind: 'bolts-tightened',
-            connection: id,
-            stage: at,
-            bolts,
-            read:
-              readNm !== undefined
-                ? { value: readNm, unit: 'N·m' }
-                : typed !== undefined
-                  ? { value: typed, unit }
-                  : { value: Number(torqueFromNm(settingNm ?? stage.nm, unit).toPrecision(6)), unit },
-            ...(wrench ? { wrench } : {}),
-          };
-    this.write(
-      bolts.length === now.bolts ? 'All through this stage' : `Bolt ${boltNumbers(now, bolts).join(' and ')}`,
-      body,
-    );
+    this.write(words, {
+      ...touched,
+      bolts,
+      read:
+        readNm !== undefined
+          ? { value: readNm, unit: 'N·m' }
+          : typed !== undefined
+            ? { value: typed, unit }
+            : { value: Number(torqueFromNm(settingNm ?? stage.nm, unit).toPrecision(6)), unit },
+      ...(wrench ? { wrench } : {}),
+    });
   }
 
   /** Records it, and, where the joint is final with it, that its step is done. */
-  private write(words: string, body: EntryBody): void {
+  private write(words: string, ...bodies: readonly EntryBody[]): void {
     const { id } = this.connection();
     const done: EntryBody = { kind: 'operation-done', operation: operationId.torque(id) };
     const head = { id: 'to-come', at: new Date().toISOString(), by: this.desk.me() };
-    const entry = { ...head, ...body } as LedgerEntry;
-    const refused = canApply(this.state(), entry).length > 0;
-    const after = refused ? this.state() : extend(this.state(), [entry]);
+    const entries = bodies.map((body) => ({ ...head, ...body }) as LedgerEntry);
+    const refused = entries.some((entry) => canApply(this.state(), entry).length > 0);
+    const after = refused ? this.state() : extend(this.state(), entries);
     const finished = !refused && canApply(after, { ...head, ...done } as LedgerEntry).length === 0;
     if (
       !this.recorder.record(
         finished ? 'Tight. A dab of paint across each head' : words,
-        body,
+        ...bodies,
         ...(finished ? [done] : []),
       )
     )
