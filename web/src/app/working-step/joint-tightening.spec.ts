@@ -154,6 +154,7 @@ describe('a joint bolt by bolt', () => {
     );
     const job = { ...testJob, plan: { ...testJob.plan, map: { ...testJob.plan.map, connections } } };
     const view = await opened({}, [], job);
+    expect(said(view)).toMatch(/In the end from [\d.]+ to [\d.]+ N·m, then 45°\./);
     for (let stage = 0; stage < 3; stage += 1) {
       await view.press(new RegExp(`All ${bolts} clicked`));
       await view.settle();
@@ -162,16 +163,18 @@ describe('a joint bolt by bolt', () => {
       view.server.entries.flatMap((entry) =>
         entry.kind === 'bolts-tightened' && entry.degrees !== undefined ? [[entry.bolts, entry.degrees]] : [],
       );
+    expect(said(view)).toMatch(/From its [\d.]+ N·m on it goes by the mark, not by the wrench\./);
+    expect(said(view)).not.toContain('In the end');
     const [first = 0, ...others] = order;
-    await view.press(/^\s*Bolt 1 30° on/);
+    await view.press(/^\s*Bolt 1: 30° on/);
     await view.settle();
-    await view.press(/^\s*Bolt 1 15° on/);
+    await view.press(/^\s*Bolt 1: 15° on/);
     await view.settle();
     expect(now(view)).toMatchObject({ through: 1, stageAt: 3 });
     view.element.querySelector<SVGGElement>('g.through')?.dispatchEvent(new MouseEvent('click', { bubbles: true }));
     await view.settle();
     expect(said(view)).toContain('Bolt 1 has its 45° already. Turned on, it stretches.');
-    await view.press(/^\s*Bolt 2 30° on/);
+    await view.press(/^\s*Bolt 2: 30° on/);
     await view.settle();
     expect(said(view)).not.toContain('already');
     await view.press(new RegExp(`The other ${bolts - 1} at 45°`));

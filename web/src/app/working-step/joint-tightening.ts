@@ -174,6 +174,11 @@ export class JointTightening {
     const now = this.now();
     return now ? faultWords(now) : [];
   });
+  /** What comes after the figure. */
+  protected readonly thenTurned = computed(() => {
+    const angle = this.now()?.stages.find(({ is }) => is === 'angle');
+    return angle ? `, ${stageWords(angle)}` : '';
+  });
   protected readonly evenness = computed(() => {
     const now = this.now();
     return now ? evennessWords(now) : '';
