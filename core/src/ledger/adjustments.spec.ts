@@ -66,6 +66,9 @@ describe('what is looked at as joints go together', () => {
     });
     expect(words(good, 'look').join()).not.toMatch(/fuel feed/);
     expect(looksLeft(good).length).toBe(looksLeft(atTheStart).length - 1);
+    const bad = (state: JobState) => openItems(state).filter((item) => item.words.startsWith('Not right:'));
+    expect(bad(pulled)).toHaveLength(2);
+    expect(bad(good)).toEqual([]);
   });
 
   it('is of a joint of the job, and wants words where it is not right', () => {

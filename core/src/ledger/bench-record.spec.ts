@@ -276,6 +276,9 @@ describe('what is written at the bench', () => {
     expect(open(pump, charged, moved('arrived'))).toContain(
       'Old part of “Water pump” is to go back for its core charge, by 2026-04-01',
     );
+    expect(
+      openItems(folded(pump, charged, moved('arrived'))).find(({ words }) => /core charge/.test(words))?.grave,
+    ).toBe(false);
     expect(open(pump, charged)).not.toContainEqual(expect.stringMatching(/core charge/));
     expect(open({ kind: 'looked-at', look: 'rear-seal-wear', finding: 'bad', note: 'Runs' })).toContain(
       'Seen at the bench: rear crank seal: oil runs down. Runs',

@@ -29,6 +29,7 @@ import {
   unsettled,
   type EntryBody,
 } from './index.js';
+import { OPEN_ITEM_SORTS } from './open-item.js';
 
 describe('doing a step', () => {
   it('waits for what comes before it, and says what and why', () => {
@@ -175,6 +176,7 @@ describe('leaving something on purpose', () => {
       expect.stringMatching(/^Left off on purpose: the sensor plug/),
     );
     expect(refused(out, { ...left, connection: 'hose' })).toMatch(/fluid runs out/);
+    expect(refused(stripped, left)).toMatch(/It is open. Whether it stays off is decided on the way back/);
   });
 });
 
@@ -197,6 +199,42 @@ describe('correcting', () => {
     expect(refused(stripped, { kind: 'corrected', corrects: negative?.id ?? '', reason: 'Oops' })).toMatch(
       /Later work stands on it/,
     );
+  });
+
+  it('goes by what stands: neither what was taken back before nor the taking back itself is in the way', () => {
+    const [first, second, back] = [
+      record(done('open:negative')),
+      record(done('open:negative')),
+      record({ kind: 'noted', text: 'Lead is off' }),
+    ];
+    const undone = write(write(start, first), record({ kind: 'corrected', corrects: first.id, reason: 'Not yet' }));
+    const again = write(write(undone, second), back);
+    expect(refused(again, { kind: 'corrected', corrects: second.id, reason: 'Not yet' })).toBe('');
+    expect(refused(again, { kind: 'corrected', corrects: back.id, reason: 'Said twice' })).toBe('');
+    const covered = then(again, { kind: 'hold-point-signed', holdPoint: 'made-safe', confirmed: ['chocked'] });
+    expect(refused(covered, { kind: 'corrected', corrects: second.id, reason: 'Not yet' })).toMatch(
+      /Later work stands on it: 1 step is missing; first: Unbolt the battery lead/,
+    );
+  });
+});
+
+describe('what is open', () => {
+  it('is told gravest first, and of one gravity by its sort', () => {
+    const state = then(
+      running,
+      { kind: 'part-needed', need: 'p1', name: 'Seal', quantity: 1, reason: 'Weeps' },
+      { kind: 'issue-opened', issue: 'i1', title: 'Old lamp', sort: 'stored' },
+      { kind: 'issue-opened', issue: 'i2', title: 'Knocks', sort: 'real' },
+    );
+    const items = openItems(state);
+    const grave = items.map((item) => item.grave);
+    expect(grave).toEqual([...grave].sort((one, other) => Number(other) - Number(one)));
+    expect(new Set(grave).size).toBe(2);
+    for (const gravity of [true, false]) {
+      const sorts = items.filter((item) => item.grave === gravity).map(({ is }) => OPEN_ITEM_SORTS.indexOf(is));
+      expect(sorts).toEqual([...sorts].sort((one, other) => one - other));
+      expect(new Set(sorts).size).toBeGreaterThan(1);
+    }
   });
 });
 

@@ -113,12 +113,17 @@ describe('an entry in words', () => {
       'Shift handed over: 2 lines',
     ],
     [{ kind: 'help-called', text: 'Hold the lamp' }, 'Called whoever is free: Hold the lamp'],
+    [{ kind: 'fill-planned', circuit: 'coolant' }, 'How coolant is filled'],
+    [{ kind: 'fill-planned', circuit: 'coolant', school: 'mixed' }, 'How coolant is filled'],
   ])('%j is said so', (body, words) => expect(entryWords(state, theirEntry(body))).toBe(words));
 
   it('says what was taken back', () => {
     const wrong = theirEntry({ kind: 'tagged', connection: JOINT, tag: 9 });
-    const after = foldLedger(plan, [wrong]);
+    const after = foldLedger(plan, [theirEntry({ kind: 'noted', text: 'Before' }), wrong]);
     const back = theirEntry({ kind: 'corrected', corrects: wrong.id, reason: 'Other hose' });
     expect(entryWords(after, back)).toMatch(/^Taken back: Tag 9 on .*\. Other hose$/);
+    // Nobody takes back what takes something back; said of it, it is an entry like any.
+    const twice = theirEntry({ kind: 'corrected', corrects: back.id, reason: 'So' });
+    expect(entryWords(foldLedger(plan, [wrong, back]), twice)).toBe('Taken back: an entry. So');
   });
 });

@@ -63,6 +63,10 @@ describe('a circuit', () => {
     expect(coolant(more).caughtL).toBeCloseTo(7.3, 9);
     expect(coolant(more).insideL).toBeCloseTo(2.3, 9);
     expect(coolant(then(more, out(6))).caughtL).toBe(6);
+    const lower = workOn(drained, recorder(), (state) => isDone(state, opening.id)).state;
+    const closed = coolant(lower).comesOutAt.map(({ id }) => id);
+    expect(closed).not.toContain(lowest.id);
+    expect(closed.every((id) => !isDone(lower, `open:${id}`) && lower.work.operations.has(`open:${id}`))).toBe(true);
   });
 
   it('says how long it has been open', () => {
