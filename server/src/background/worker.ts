@@ -10,7 +10,7 @@ export default async function work({
   readonly name: TaskName;
   readonly input: unknown;
 }): Promise<Told> {
-  const task = TASKS[name] as (input: unknown) => unknown;
+  const task = (await TASKS[name]()) as (input: unknown) => unknown;
   try {
     return { value: await task(input) };
   } catch (error) {

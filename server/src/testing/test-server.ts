@@ -106,7 +106,7 @@ export class TestServer {
 /** Tests run from the sources, which no thread of its own could load. */
 const IN_THIS_THREAD: Pool = {
   run: async (name, input) => {
-    const task = TASKS[name] as (given: unknown) => Promise<unknown>;
+    const task = (await TASKS[name]()) as (given: unknown) => unknown;
     return structuredClone(await task(structuredClone(input))) as never;
   },
   close: () => Promise.resolve(),
