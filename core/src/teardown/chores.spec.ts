@@ -57,6 +57,23 @@ describe('a chore', () => {
     expect(beforeOf(work, 'do:look')).toEqual(expect.arrayContaining(['fill:coolant', 'hold:pre-start']));
   });
 
+  it('recalls the step it looks back to, where it does', () => {
+    const operation = (more: Partial<Chore>) =>
+      plan(withChore(more), 'engine-with-gearbox', 'top').operations.get('do:look');
+    expect(operation({ recalls: 'pump-pinned' })?.recalls).toBe('do:pump-pinned');
+    expect(operation({})).not.toHaveProperty('recalls');
+  });
+
+  it('stands beside another chore only where that is done on the job', () => {
+    const two = (before: Chore['before']) => ({
+      ...manual,
+      chores: [chore({}), chore({ id: 'then', title: 'Then', after: [{ chore: 'look' }, { chore: 'gone' }], before })],
+    });
+    const both = plan(two([{ holdPoint: 'pre-lift' }]), 'engine-with-gearbox', 'top');
+    expect(beforeOf(both, 'do:look')).toContain('do:then');
+    expect((both.into.get('do:then') ?? []).map(({ before }) => before)).not.toContain('do:gone');
+  });
+
   it('that only waits takes nobody’s hands', () => {
     const work = plan(withChore({ wait: true, before: [{ circuit: 'coolant' }] }), 'engine-with-gearbox', 'top');
     expect(work.operations.get('do:look')?.kind).toBe('wait');

@@ -95,6 +95,12 @@ describe.each(EVERY_JOB)('the way out of %s', (_name, plan) => {
 });
 
 describe('one rule of the way out at a time', () => {
+  it('has each hold point signed under its own name', () => {
+    const { operations } = workOf(smallPlan);
+    for (const { id, name } of smallMap.holdPoints) expect(operations.get(`hold:${id}`)?.title).toBe(`Sign: ${name}`);
+    expect(workOf(smallPlanWith({ holdPoints: [] })).operations.get('hold:pre-lift')?.title).toBe('Sign: pre-lift');
+  });
+
   it('drains only circuits that are opened, each with what its drain needs first', () => {
     const [coolant] = smallMap.circuits;
     if (!coolant) throw new Error('The small map has one circuit.');
