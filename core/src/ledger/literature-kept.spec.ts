@@ -17,7 +17,7 @@ const drawn = (page: number, file = 'a'): EntryBody => ({
   kind: 'page-marked',
   file,
   page,
-  marks: [{ is: 'text', x: 0.1, y: 0.1, words: 'This one' }] as never,
+  marks: [{ kind: 'text', from: { x: 0.1, y: 0.1 }, to: { x: 0.1, y: 0.1 }, words: 'This one' }],
 });
 const kept = then(start, added('a'));
 

@@ -13,7 +13,7 @@ const taken = (photo: string, more: object = {}): EntryBody => ({
 const drawn = (photo: string): EntryBody => ({
   kind: 'photo-marked',
   photo,
-  marks: [{ is: 'text', x: 0.1, y: 0.1, words: 'Here' }] as never,
+  marks: [{ kind: 'text', from: { x: 0.1, y: 0.1 }, to: { x: 0.1, y: 0.1 }, words: 'Here' }],
 });
 
 describe('a picture', () => {

@@ -5,7 +5,7 @@ import { crewOf, NO_SCHOOL } from '../schedule/index.js';
 export const JOINT = 'upper-hose';
 
 /** An entry of every kind, as one might be written of the longitudinal automatic. */
-export const EVERY_ENTRY: { readonly [Kind in EntryKind]: Omit<Extract<EntryBody, { kind: Kind }>, 'kind'> } = {
+const EVERY_ENTRY: { readonly [Kind in EntryKind]: Omit<Extract<EntryBody, { kind: Kind }>, 'kind'> } = {
   'operation-done': { operation: `open:${JOINT}` },
   'operation-skipped': { operation: `open:${JOINT}`, mode: 'later', reason: 'Clamp is out of reach' },
   'operation-stuck': { operation: `open:${JOINT}`, trouble: 'seized', tried: 'Slit it', minutesLost: 4 },
@@ -143,5 +143,5 @@ export const EVERY_ENTRY: { readonly [Kind in EntryKind]: Omit<Extract<EntryBody
   corrected: { corrects: 'nobody', reason: 'Wrong machine' },
 };
 
-/** {@link EVERY_ENTRY} with their kinds. */
+/** An entry of every kind, with its kind. */
 export const EVERY_BODY = Object.entries(EVERY_ENTRY).map(([kind, fields]) => ({ kind, ...fields }) as EntryBody);

@@ -21,3 +21,4 @@ export { besideTheLast, clockwiseOrder, tighteningOrder, unevennessOf, type Plac
 export { FIRST_RACK, wrenchAt, type ShopWrench, type WrenchRack } from './rack.js';
 export { PULLS, simulatedWrench, WRENCH_EVERY_MS, type Pull, type WrenchReading } from './simulated-wrench.js';
 export { stageWords, tighteningStages, type TighteningStage } from './stages.js';
+export { nextTurnDeg, turnsLeft } from './turns.js';

@@ -11,15 +11,18 @@ import {
   extend,
   jointNow,
   type EntryBody,
+  type JointNow,
   type JobState,
   type LedgerEntry,
 } from '@brisk/core/ledger';
 import { operationId } from '@brisk/core/teardown';
 import {
+  nextTurnDeg,
   samePullNm,
   stageWords,
   THREAD_STATE_WORDS,
   torqueWindow,
+  turnsLeft,
   wrenchAt,
   type WrenchInHand,
 } from '@brisk/core/torque';
@@ -35,16 +38,7 @@ import { PickOne } from '../ui/pick-one';
 import { yupRule } from '../ui/yup-rule';
 import { BoltDrawing } from './bolt-drawing';
 import { LiveWrench } from './live-wrench';
-import {
-  acrossFrom,
-  evennessWords,
-  faultWords,
-  nextAt,
-  settingOn,
-  turnedNext,
-  turnsLeft,
-  wrenchTrouble,
-} from './tightening';
+import { acrossFrom, evennessWords, faultWords, nextAt, settingOn, wrenchTrouble } from './tightening';
 
 const SHOWED_WRONG = 'What it showed has to be a number above 0, without its unit.';
 const MOST_SHOWN = 100_000;
@@ -95,7 +89,7 @@ export class JointTightening {
     const stage = now.stages[next.at];
     if (!stage) return undefined;
     const bolts = this.twoWrenches() ? acrossFrom(now, next.bolts) : next.bolts.slice(0, 1);
-    const turnDeg = stage.is === 'angle' ? turnedNext(now, stage.degrees, bolts) : 0;
+    const turnDeg = stage.is === 'angle' ? nextTurnDeg(stage.degrees, turnedOf(now, bolts)) : 0;
     return { ...next, stage, all: next.bolts, bolts, turnDeg, numbers: boltNumbers(now, bolts) };
   });
   protected readonly wanted = computed(() => {
@@ -229,19 +223,19 @@ export class JointTightening {
     const stage = now?.stages[at];
     const typed = readingIn(this.showed());
     this.showedWrong.set(typed === 'wrong' ? SHOWED_WRONG : '');
+    this.turnedAlready.set('');
     if (!now || !next || !stage || typed === 'wrong') return;
     const touched = { kind: 'bolts-tightened', connection: this.connection().id, stage: at } as const;
     const words =
       bolts.length === now.bolts ? 'All through this stage' : `Bolt ${boltNumbers(now, bolts).join(' and ')}`;
     if (stage.is === 'angle') {
-      const turns = all
-        ? turnsLeft(now, stage.degrees, bolts)
-        : new Map([[turnedNext(now, stage.degrees, bolts), bolts] as const].filter(([degrees]) => degrees > 0));
-      this.turnedAlready.set(
-        turns.size > 0 ? '' : `Bolt ${boltNumbers(now, bolts).join(' and ')} has its ${stage.degrees}° already.`,
+      const turnDeg = nextTurnDeg(stage.degrees, turnedOf(now, bolts));
+      const turns = all ? [...turnsLeft(stage.degrees, now.turnedDeg, bolts)] : [[turnDeg, bolts] as const];
+      const bodies = turns.flatMap(([degrees, turned]) =>
+        degrees > 0 ? [{ ...touched, bolts: turned, degrees }] : [],
       );
-      if (turns.size > 0)
-        this.write(words, ...[...turns].map(([degrees, turned]) => ({ ...touched, bolts: turned, degrees })));
+      if (bodies.length > 0) this.write(words, ...bodies);
+      else this.turnedAlready.set(`Bolt ${boltNumbers(now, bolts).join(' and ')} has its ${stage.degrees}° already.`);
       return;
     }
     const unit = this.unit();
@@ -293,6 +287,11 @@ export class JointTightening {
       reason: String(answers['reason']),
     });
   }
+}
+
+/** How far each of `bolts` was turned by now, in degrees. */
+function turnedOf({ turnedDeg }: JointNow, bolts: readonly number[]): readonly number[] {
+  return bolts.map((bolt) => turnedDeg[bolt] ?? 0);
 }
 
 /** The figure in what was typed, with a comma or a point; undefined for nothing. */

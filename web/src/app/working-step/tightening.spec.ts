@@ -1,16 +1,7 @@
 import { positionsOf, type PatternShape } from '@brisk/core/fasteners';
 import type { JointNow } from '@brisk/core/ledger';
 import { tighteningOrder, tighteningStages, type TorqueVerdict, type WrenchInHand } from '@brisk/core/torque';
-import {
-  acrossFrom,
-  evennessWords,
-  faultWords,
-  nextAt,
-  settingOn,
-  turnedNext,
-  turnsLeft,
-  wrenchTrouble,
-} from './tightening';
+import { acrossFrom, evennessWords, faultWords, nextAt, settingOn, wrenchTrouble } from './tightening';
 
 function joint(shape: PatternShape, bolts: number, more: Partial<JointNow> = {}): JointNow {
   const pattern = positionsOf(shape, [{ count: bolts }], 100, shape === 'line' ? 0 : 100);
@@ -45,29 +36,6 @@ describe('what is next at a joint', () => {
 
   it('are first those that missed, in the last stage with a wrench and not by the angle after it', () => {
     expect(nextAt(joint('circle', 8, { missed: [3, 5] }))).toEqual({ at: 2, bolts: [3, 5] });
-  });
-});
-
-describe('the turn of an angle', () => {
-  const part = joint('circle', 4, { turnedDeg: [0, 30, 40, 45] });
-
-  it('is thirty degrees at a touch, and never past the figure for any bolt', () => {
-    expect(turnedNext(part, 45, [0])).toBe(30);
-    expect(turnedNext(part, 45, [1])).toBe(15);
-    expect(turnedNext(part, 45, [0, 2])).toBe(5);
-    expect(turnedNext(part, 45, [3])).toBe(0);
-    expect(turnedNext(part, 40, [3])).toBe(0);
-    expect(turnedNext(part, 90, [2])).toBe(30);
-  });
-
-  it('of all of them is what each has left', () => {
-    expect([...turnsLeft(part, 45, [0, 1, 2, 3])]).toEqual([
-      [45, [0]],
-      [15, [1]],
-      [5, [2]],
-    ]);
-    expect([...turnsLeft(joint('circle', 4), 90, [2, 0])]).toEqual([[90, [2, 0]]]);
-    expect(turnsLeft(part, 40, [2, 3]).size).toBe(0);
   });
 });
 

@@ -61,29 +61,6 @@ export function nextAt({ missed, next, stageAt, stages }: JointNow): NextAtJoint
   return next.length > 0 ? { at: stageAt, bolts: next } : undefined;
 }
 
-/** A touch of an angle, in degrees. */
-const TURN_DEG = 30;
-
-/** How far `bolts` are turned with the next touch of a stage of `degrees`: none of them past it. Nought where one is there. */
-export function turnedNext({ turnedDeg }: JointNow, degrees: number, bolts: readonly number[]): number {
-  const left = bolts.map((bolt) => degrees - (turnedDeg[bolt] ?? 0));
-  return Math.max(0, Math.min(TURN_DEG, ...left));
-}
-
-/** `bolts` by what each of them has left of a stage of `degrees`; those that are there already are left out. */
-export function turnsLeft(
-  { turnedDeg }: JointNow,
-  degrees: number,
-  bolts: readonly number[],
-): ReadonlyMap<number, readonly number[]> {
-  const left = new Map<number, number[]>();
-  for (const bolt of bolts) {
-    const of = degrees - (turnedDeg[bolt] ?? 0);
-    if (of > 0) left.set(of, [...(left.get(of) ?? []), bolt]);
-  }
-  return left;
-}
-
 /** Two on opposite sides may be tightened at once: the next, and the one after it where that lies across. */
 export function acrossFrom({ pattern, order }: JointNow, bolts: readonly number[]): readonly number[] {
   const [first, second] = bolts.map((bolt) => pattern.holes[bolt]);
