@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expect } from '@playwright/test';
 import { RESULT_WORDS, type StartResult } from '@brisk/core/first-start';
 import { nextUp, unsettled, setCountOf, stopOf, unevenWords, type JobState } from '@brisk/core/ledger';
+import type { Stop } from '@brisk/core/stops';
 import {
   asOneJoint,
   choose,
@@ -28,7 +29,8 @@ test.use({ newDevice: true });
 test('one machine, from survey to running and handed over', async ({ page, request }) => {
   test.setTimeout(240_000);
   /** Ordinary steps, which other tests do one by one, are written by a crew elsewhere; then the page is looked at again. */
-  const crew = async (until: (state: JobState) => boolean) => {
+  const crew = async (at: Stop, until: (state: JobState) => boolean) => {
+    await expect(page).toHaveURL(new RegExp(`/${at}$`));
     // What this page recorded last is with the server before anybody elsewhere goes on from there.
     await page.waitForFunction(() => !Object.keys(localStorage).some((key) => key.startsWith('brisk-outbox:')));
     await workedByCrew(request, /jobs\/([^/]+)/.exec(page.url())?.[1] ?? '', until);
@@ -90,11 +92,11 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await expect(page.getByText('56 still hold it').first()).toBeAttached();
 
     for (let came = 0; came < 2; came += 1) {
-      await crew((state) => nextUp(state)?.comesBack ?? false);
+      await crew('strip', (state) => nextUp(state)?.comesBack ?? false);
       await expect(page.getByText('It comes back.')).toBeVisible();
       await doStep(page);
     }
-    await crew((state) => unsettled(state, 'strip').length === 1);
+    await crew('strip', (state) => unsettled(state, 'strip').length === 1);
     while ((await page.getByRole('heading', { name: 'Stripped' }).count()) === 0) await doStep(page);
     await page.getByRole('link', { name: 'To the lift' }).click();
   });
@@ -133,7 +135,7 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     const seal = page.getByRole('listitem').filter({ hasText: 'Converter seal' });
     await seal.getByRole('radio', { name: 'Now' }).click();
     await page.getByRole('tab', { name: 'Work', exact: true }).click();
-    await crew((state) => unsettled(state, 'bench').length === 0);
+    await crew('bench', (state) => unsettled(state, 'bench').length === 0);
     await expect(page.getByRole('heading', { name: 'All done at the bench' })).toBeVisible();
     await page.getByRole('button', { name: '0 notes' }).click();
     await page.getByRole('button', { name: 'Write a note' }).click();
@@ -145,7 +147,7 @@ test('one machine, from survey to running and handed over', async ({ page, reque
 
   await test.step('Refit: counted in, torqued, one missed and done again, one accepted', async () => {
     const value = page.getByLabel('Value read');
-    await crew((state) => isNext(state, 'torque'));
+    await crew('refit', (state) => isNext(state, 'torque'));
     await expect(page.getByText('the maker’s own wins').first()).toBeVisible();
     await asOneJoint(page);
     await value.fill('1');
@@ -154,7 +156,7 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await readTorqueOnTarget(page);
     await expect(value).toBeHidden();
 
-    await crew((state) => isNext(state, 'torque'));
+    await crew('refit', (state) => isNext(state, 'torque'));
     await expect(page.getByText('the maker’s own wins').first()).toBeVisible();
     await asOneJoint(page);
     await value.fill('400');
@@ -164,7 +166,7 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await page.getByRole('button', { name: 'Accept it', exact: true }).click();
     await expect(page.getByRole('dialog')).toBeHidden();
 
-    await crew((state) => {
+    await crew('refit', (state) => {
       const { connection } = nextUp(state)?.operation ?? {};
       return isNext(state, 'connect') && (state.bags.get(connection ?? '')?.out?.count ?? 0) > 1;
     });
@@ -172,9 +174,9 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await page.getByRole('button', { name: 'One less: In' }).click();
     await expect(hand(page)).toContainText(/There belong \d/);
     await doStep(page);
-    await crew((state) => unevenTorque(state) !== undefined);
+    await crew('refit', (state) => unevenTorque(state) !== undefined);
     await doStep(page);
-    await crew((state) => stopOf(state) === 'first-start');
+    await crew('refit', (state) => stopOf(state) === 'first-start');
     await page.getByRole('link', { name: 'To the first start' }).click();
   });
 
@@ -220,13 +222,14 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await attempt('12.6', '10.4', 'runs');
     await expect(hand(page)).toContainText('Warm up');
     await doStep(page);
-    await crew((state) => stopOf(state) === 'handover');
+    await crew('first-start', (state) => stopOf(state) === 'handover');
     await page.getByRole('link', { name: 'To the handover' }).click();
+    await expect(page).toHaveURL(/\/handover$/);
   });
 
   await test.step('Handover: what is open in red, torque list, bundle, signed', async () => {
     await doStep(page);
-    await crew((state) => nextUp(state) === undefined);
+    await crew('handover', (state) => nextUp(state) === undefined);
     const red = page.locator('.list > .grave');
     await expect(red.filter({ hasText: 'Left attached on purpose: a hose clip on the wing' })).toBeVisible();
     await expect(red.filter({ hasText: /counted out, \d+ counted in/ })).toBeVisible();
