@@ -7,7 +7,7 @@ import {
 } from '../connection-map/index.js';
 import { choreEdges, choreOperation, choresFor, deedsOut } from './chores.js';
 import { operationId, type Operation, type OperationId, type Precedence } from './operation.js';
-import { findLoop, precedenceGraph } from './precedence-graph.js';
+import { findLoop, precedenceGraph, type PrecedenceGraph } from './precedence-graph.js';
 import { requirementsOf, type Requirements } from './requirements.js';
 import { hangingParts, type Hanging } from './runs.js';
 import {
@@ -49,7 +49,7 @@ export function teardownOf(plan: JobPlan): Teardown {
     ...conditionEdges(plan, required),
     ...choreEdges(chores, steps),
   ];
-  refuseLoops(operations, basic, map);
+  refuseLoops(operations, precedenceGraph(basic), map);
   const { hanging, edges } = planHeldTo(plan, 3)
     ? hangingParts(map, partsIn(map, required.removed.keys()), operations, basic)
     : { hanging: [], edges: [] };
@@ -77,14 +77,10 @@ function reasonsToExist(map: ConnectionMap, required: Requirements): ReadonlyMap
 }
 
 /** Throws {@link CyclicMapError} where operations wait for each other. */
-export function refuseLoops(
-  operations: readonly Operation[],
-  precedence: readonly Precedence[],
-  map: ConnectionMap,
-): void {
+export function refuseLoops(operations: readonly Operation[], graph: PrecedenceGraph, map: ConnectionMap): void {
   const loop = findLoop(
     operations.map(({ id }) => id),
-    precedenceGraph(precedence),
+    graph,
   );
   if (!loop) return;
   const byId = new Map(operations.map((operation) => [operation.id, operation]));

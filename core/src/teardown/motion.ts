@@ -7,7 +7,8 @@ export interface Motion {
   readonly at: readonly Moving[];
 }
 
-const GEAR = ['support', 'release', 'lift', 'lower', 'shift'];
+const GEAR: readonly Operation['kind'][] = ['support', 'release', 'lift', 'lower', 'shift'];
+const STILL: Motion = { moves: [], at: [] };
 
 /**
  * Tells what each operation of work on `map` sets in motion and what hands are at during it. Weight is in motion while
@@ -18,26 +19,28 @@ const GEAR = ['support', 'release', 'lift', 'lower', 'shift'];
  */
 export function motionOn(map: ConnectionMap): (operation: Operation) => Motion {
   const connections = new Map(map.connections.map((connection) => [connection.id, connection]));
-  const turned = map.parts.flatMap(({ id, movesWith }) => (movesWith === undefined ? [] : [{ id, movesWith }]));
-  const under = new Set(['underside', ...map.conditions.flatMap(({ givesReach = [] }) => givesReach)]);
-  return (operation) => {
-    const connection = operation.connection === undefined ? undefined : connections.get(operation.connection);
-    const gear = GEAR.includes(operation.kind);
-    const mount = connection?.carriesLoad === true && ['disconnect', 'connect'].includes(operation.kind);
-    const ends = [...(connection?.between ?? []), ...(operation.part === undefined ? [] : [operation.part])];
-    const turning = turned.flatMap(({ id, movesWith }) => (ends.includes(id) ? [movesWith] : []));
-    const moves: Moving[] = [...(operation.moves ?? []), ...(gear || mount ? (['weight'] as const) : [])];
+  const turned = new Map(
+    map.parts.flatMap(({ id, movesWith }) => (movesWith === undefined ? [] : [[id, movesWith] as const])),
+  );
+  const under = new Set(['underside', 'bench', ...map.conditions.flatMap(({ givesReach = [] }) => givesReach)]);
+  return ({ kind, phase, station, connection: at, part, moves: told }) => {
+    const connection = at === undefined ? undefined : connections.get(at);
+    const gear = GEAR.includes(kind);
+    const mount = connection?.carriesLoad === true && (kind === 'disconnect' || kind === 'connect');
+    const moves = new Set<Moving>(told);
+    if (gear || mount) moves.add('weight');
+    const hands = new Set<Moving>();
+    for (const end of connection?.between ?? []) add(hands, turned.get(end));
+    if (part !== undefined) add(hands, turned.get(part));
     // On the bench everybody’s hands are on the one thing that is moved, or turned.
-    const onBench = operation.phase === 'bench';
-    const at: Moving[] = [
-      ...turning,
-      ...(gear || under.has(operation.station) || operation.station === 'bench' ? (['weight'] as const) : []),
-      ...(onBench ? (['crank'] as const) : []),
-    ];
+    if (phase === 'bench') hands.add('crank');
+    if (gear || under.has(station)) hands.add('weight');
     // Whoever turns the crank is at it by themselves.
-    return {
-      moves: [...new Set(moves)],
-      at: [...new Set(at)].filter((one) => one === 'weight' || !moves.includes(one)),
-    };
+    for (const one of moves) if (one !== 'weight') hands.delete(one);
+    return moves.size + hands.size === 0 ? STILL : { moves: [...moves], at: [...hands] };
   };
+}
+
+function add(hands: Set<Moving>, moved: Moving | undefined): void {
+  if (moved !== undefined) hands.add(moved);
 }

@@ -88,25 +88,26 @@ function derived(whole: JobPlan, decided: BenchDecisions): Work {
   const refit = refitOf(whole, teardown, openedInAll(teardown, bench));
   const together = [...bench.operations, ...refit.operations];
   const motionOf = motionOn(whole.map);
-  const operations = [...teardown.operations, ...together].map((operation) => ({
-    ...operation,
-    ...motionOf(operation),
-  }));
+  const operations = [...teardown.operations, ...together].map((operation) => {
+    const { moves, at } = motionOf(operation);
+    return moves.length + at.length === 0 ? operation : { ...operation, moves, at };
+  });
   const after = [...bench.precedence, ...refit.precedence];
   const precedence = [...teardown.precedence, ...after, ...afterTheLift(teardown, together, after)];
-  refuseLoops(operations, precedence, whole.map);
+  const graph = precedenceGraph(precedence);
+  refuseLoops(operations, graph, whole.map);
   return {
     plan: whole,
     operations: new Map(operations.map((operation) => [operation.id, operation])),
     precedence,
-    ...precedenceGraph(precedence),
+    ...graph,
     connections: new Map(whole.map.connections.map((connection) => [connection.id, connection])),
     lump: teardown.lump,
     boundary: crossing(whole.map.connections, teardown.lump),
     because: new Map([...teardown.because, ...bench.because]),
     bench,
     runs: planHeldTo(whole, 3)
-      ? [...torqueRuns(together, precedence), ...runsOf([...teardown.hanging, ...bench.hanging], together)]
+      ? [...torqueRuns(together, graph), ...runsOf([...teardown.hanging, ...bench.hanging], together)]
       : [],
   };
 }
@@ -115,16 +116,15 @@ function derived(whole: JobPlan, decided: BenchDecisions): Work {
  * Whoever closes a joint goes on to its torque, unless that has to wait: for others of its group, for a joint that comes
  * before it, for the machine to stand otherwise, or for fewer hands.
  */
-function torqueRuns(operations: readonly Operation[], precedence: readonly Precedence[]): readonly Run[] {
+function torqueRuns(operations: readonly Operation[], { into }: PrecedenceGraph): readonly Run[] {
   const byId = new Map(operations.map((operation) => [operation.id, operation]));
-  const waits = new Map<OperationId, Set<OperationId>>();
-  for (const { before, after } of precedence) waits.set(after, (waits.get(after) ?? new Set()).add(before));
-  return operations.flatMap(({ id, kind, connection, hands, height }): Run[] => {
-    const close = byId.get(operationId.close(connection ?? ''));
-    if (kind !== 'torque' || !close || close.hands !== hands || close.height !== height) return [];
-    const before = waits.get(close.id) ?? new Set();
-    const more = [...(waits.get(id) ?? [])].filter((one) => one !== close.id && !before.has(one));
-    return more.length === 0 ? [{ first: close.id, then: id }] : [];
+  const waitsOf = (id: OperationId) => (into.get(id) ?? []).map(({ before }) => before);
+  return operations.flatMap(({ id, kind, connection = '', hands, height }): readonly Run[] => {
+    if (kind !== 'torque') return [];
+    const close = byId.get(operationId.close(connection));
+    if (!close || close.hands !== hands || close.height !== height) return [];
+    const over = new Set([close.id, ...waitsOf(close.id)]);
+    return waitsOf(id).every((one) => over.has(one)) ? [{ first: close.id, then: id }] : [];
   });
 }
 
