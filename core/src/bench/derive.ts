@@ -58,7 +58,7 @@ export function benchOf(plan: JobPlan, teardown: Teardown, decisions: BenchDecis
   const { hanging, edges } = hangingParts(
     map,
     map.parts.flatMap((part) => (required.removed.has(part.id) ? [{ ...part, removal: removalOf(plan, part) }] : [])),
-    operations,
+    required,
     reached,
   );
   const basic = [...reached, ...edges, ...inHandEdges({ hanging }, stages)];

@@ -316,13 +316,13 @@ export function batteryLast(
   soFar: readonly Precedence[],
   stages: ReadonlyMap<string, Stages>,
 ): readonly Precedence[] {
-  const known = new Set(soFar.map(({ before, after }) => `${before} ${after}`));
   return map.conditions.flatMap(({ name, established, makeSafe }) => {
     const own = makeSafe && established.by === 'connection' ? stages.get(established.connection) : undefined;
     if (!own) return [];
-    const mine = new Set([own.first, own.close, own.last]);
+    const known = soFar.filter(({ after }) => after === own.first).map(({ before }) => before);
+    const past = new Set([...known, own.first, own.close, own.last]);
     return operations
-      .filter(({ id }) => !mine.has(id) && !known.has(`${id} ${own.first}`))
+      .filter(({ id }) => !past.has(id))
       .map(({ id }): Precedence => ({
         before: id,
         after: own.first,

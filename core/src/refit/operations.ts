@@ -82,8 +82,17 @@ export function fitting({ tip: _tip, tools, ...step }: StepSpec): StepSpec {
   return { ...step, tools: tools.filter((tool) => !TAKES_APART.test(tool)) };
 }
 
+/** Steps of connections that were asked for before: those of a map are the same on every way out. */
+const known = new WeakMap<Connection, readonly Operation[]>();
+
 /** One connection: started by hand where it carries load, closed, and at final torque where it has a figure. */
 export function connectionOperations(connection: Connection): readonly Operation[] {
+  const operations = known.get(connection) ?? stepsOf(connection);
+  known.set(connection, operations);
+  return operations;
+}
+
+function stepsOf(connection: Connection): readonly Operation[] {
   const { id, name, station, height, hands, tools, cautions, moves, refit } = connection;
   const common = {
     phase: 'refit' as const,

@@ -57,6 +57,21 @@ describe('a chore', () => {
     expect(beforeOf(work, 'do:look')).toEqual(expect.arrayContaining(['fill:coolant', 'hold:pre-start']));
   });
 
+  it('comes beside what takes a part off or a joint apart, on the way out, where that is done at all', () => {
+    const work = plan(
+      withChore({
+        after: [{ undone: 'bonnet' }, { undone: 'no-such-thing' }, { renewal: 'clutch' }],
+        before: [{ undone: 'downpipe-manifold' }, { condition: 'fuel-off' }, { holdPoint: 'pre-lift' }],
+      }),
+      'engine-with-gearbox',
+      'top',
+    );
+    expect((work.into.get('do:look') ?? []).map(({ before }) => before)).toContain('remove:bonnet');
+    expect(beforeOf(work, 'do:look')).toContain('open:downpipe-manifold');
+    for (const { before, after } of work.precedence)
+      for (const id of [before, after]) expect(work.operations.has(id)).toBe(true);
+  });
+
   it('recalls the step it looks back to, where it does', () => {
     const operation = (more: Partial<Chore>) =>
       plan(withChore(more), 'engine-with-gearbox', 'top').operations.get('do:look');

@@ -51,7 +51,7 @@ export function teardownOf(plan: JobPlan): Teardown {
   ];
   refuseLoops(operations, precedenceGraph(basic), map);
   const { hanging, edges } = planHeldTo(plan, 3)
-    ? hangingParts(map, partsIn(map, required.removed.keys()), operations, basic)
+    ? hangingParts(map, partsIn(map, required.removed.keys()), required, basic)
     : { hanging: [], edges: [] };
   const inHand = [
     ...basic,

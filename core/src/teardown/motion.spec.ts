@@ -51,4 +51,18 @@ describe('what a step sets in motion, and what hands are at', () => {
     expect(motion({ part: 'belt' }).at).toEqual(['crank']);
     expect(motion({ connection: 'belt-on', moves: ['crank'] })).toEqual({ moves: ['crank'], at: [] });
   });
+
+  it('has everybody at the bench at what is moved there, or turned, but for who turns it', () => {
+    expect(motion({ phase: 'bench', station: 'bench' })).toEqual({ moves: [], at: ['crank', 'weight'] });
+    expect(motion({ station: 'bench' }).at).toEqual(['weight']);
+    expect(motion({ phase: 'bench', station: 'front' }).at).toEqual(['crank']);
+    expect(motion({ phase: 'bench', station: 'bench', moves: ['crank'] })).toEqual({
+      moves: ['crank'],
+      at: ['weight'],
+    });
+  });
+
+  it('is nothing where nothing moves', () => {
+    expect(motion({ part: 'pump', connection: 'gone' })).toEqual({ moves: [], at: [] });
+  });
 });

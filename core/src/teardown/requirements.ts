@@ -90,7 +90,7 @@ export function requirementsOf(plan: JobPlan): Requirements {
     drained.set(id, `Opening ${forWhat} lets the ${circuit.fluid} out.`);
     waiting.push(() => {
       for (const need of [...circuit.drain.needs, ...reachOf(map, circuit.drain)])
-        bringAbout(need, `draining the ${circuit.name}`);
+        bringAbout(need, `draining the ${circuit.name.toLowerCase()}`);
       reach(circuit.drain.access);
     });
   }

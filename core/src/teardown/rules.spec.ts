@@ -1,9 +1,16 @@
-import { RULES_NOW, reachOf, routeOf, type Part } from '../connection-map/index.js';
+import {
+  CyclicMapError,
+  RULES_NOW,
+  reachOf,
+  routeOf,
+  type ConnectionKind,
+  type Part,
+} from '../connection-map/index.js';
 import { connection, minutes, step } from '../layouts/author.js';
 import { EVERY_JOB } from '../testing/every-job.js';
 import { smallMap, smallPlan, smallPlanWith } from '../testing/small-map.js';
 import { workOf, type Work } from '../work/index.js';
-import { ancestorsOf, HEAVY_KG, openingTitle, closingTitle, teardownOf } from './index.js';
+import { ancestorsOf, closingTitle, halfOf, HEAVY_KG, openingTitle, phasesOf, teardownOf } from './index.js';
 
 const before = (id: string, work: Work) => ancestorsOf(id, work);
 
@@ -169,7 +176,7 @@ describe('one rule of the way out at a time', () => {
   });
 
   it('calls each joint by what really holds it', () => {
-    const titles = (kind: 'cable' | 'hose' | 'clip' | 'clamp', what: string) => {
+    const titles = (kind: ConnectionKind, ...held: readonly string[]) => {
       const joint = connection({
         id: 'joint',
         name: 'the end',
@@ -178,16 +185,61 @@ describe('one rule of the way out at a time', () => {
         system: 'body',
         station: 'front',
         minutes: minutes(1, 2, 4),
-        fasteners: [{ count: 1, what }],
+        fasteners: held.map((what) => ({ count: 1, what })),
       });
       return [openingTitle(joint), closingTitle(joint)];
     };
+    expect(titles('bolted')).toEqual(['Unbolt the end', 'Bolt up the end']);
+    expect(titles('plug')).toEqual(['Unplug the end', 'Plug in the end']);
+    expect(titles('hose')).toEqual(['Pull off the end', 'Push on and clamp the end']);
+    expect(titles('pipe')).toEqual(['Undo the end', 'Connect the end']);
+    expect(titles('cable')).toEqual(['Unhook the end', 'Hook up the end']);
+    expect(titles('ground')).toEqual(['Unbolt the end', 'Bolt up the end']);
+    expect(titles('linkage')).toEqual(['Disconnect the end', 'Connect the end']);
+    expect(titles('shaft')).toEqual(['Part the end', 'Join the end']);
+    expect(titles('clip')).toEqual(['Unclip the end', 'Clip in the end']);
+    expect(titles('strap')).toEqual(['Undo the end', 'Do up the end']);
+    expect(titles('clamp')).toEqual(['Loosen the end', 'Clamp the end']);
     expect(titles('cable', 'pinch screw, 8 mm')).toEqual(['Disconnect the end', 'Connect the end']);
     expect(titles('cable', 'M8 nut, 13 mm')).toEqual(['Unbolt the end', 'Bolt on the end']);
+    expect(titles('cable', 'spring clip', 'M6, 10 mm')).toEqual(['Unbolt the end', 'Bolt on the end']);
     expect(titles('cable', 'hook')).toEqual(['Unhook the end', 'Hook up the end']);
     expect(titles('hose', 'banjo M12')).toEqual(['Undo the end', 'Connect the end']);
     expect(titles('hose', 'spring band')).toEqual(['Pull off the end', 'Push on and clamp the end']);
     expect(titles('clip', 'cross screw')).toEqual(['Unscrew the end', 'Screw on the end']);
     expect(titles('clamp', 'T bolt')).toEqual(['Undo the end', 'Clamp the end']);
+    expect(titles('clamp', 'M8 band')).toEqual(['Undo the end', 'Clamp the end']);
+  });
+
+  it('says which half a stretch of the journey is of', () => {
+    expect(phasesOf('out')).toEqual(['strip', 'lift']);
+    expect(phasesOf('bench')).toEqual(['bench']);
+    expect(phasesOf('back')).toEqual(['refit', 'first-start', 'handover']);
+    expect(halfOf('first-start')).toBe('back');
+  });
+
+  it('signs for the lift in front of a machine whose route has no steps', () => {
+    const routes = smallMap.routes.map((route) => ({ ...route, liftSteps: [] }));
+    expect(teardownOf(smallPlanWith({ routes })).operations.at(-1)).toMatchObject({
+      id: 'hold:pre-lift',
+      station: 'front',
+      height: 'ground',
+    });
+  });
+
+  it('refuses a map that speaks of what is not on it', () => {
+    const routes = smallMap.routes.map((route) => ({ ...route, opensToo: [{ connection: 'gone', why: 'So.' }] }));
+    expect(() => teardownOf(smallPlanWith({ routes }))).toThrow('The map speaks of “gone”, which is not on it.');
+  });
+
+  it('names the steps of a ring that goes by no joint by what they are called', () => {
+    const [coolant] = smallMap.circuits;
+    if (!coolant) throw new Error('The small map has one circuit.');
+    const circuits = [{ ...coolant, drain: { ...coolant.drain, access: [{ removed: 'radiator', why: 'So.' }] } }];
+    const act = () => teardownOf(smallPlanWith({ circuits }));
+    expect(act).toThrow(CyclicMapError);
+    expect(act).toThrow(/Drain the coolant/);
+    expect(act).toThrow(/Lift the radiator out/);
+    expect(act).toThrow(/the lower hose/);
   });
 });

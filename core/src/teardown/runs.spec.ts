@@ -82,6 +82,64 @@ describe('a part that is heavy in the hands', () => {
     expect(work.runs).toContainEqual({ first: 'open:strap', then: 'remove:tank' });
   });
 
+  it('hangs on what holds it, wherever that is, and not on a hose at the place where it is lowered', () => {
+    const work = workOf(withTank(20, holding('filler', { kind: 'hose' }), holding('bolts', { station: 'rear' })));
+    expect(work.runs).toContainEqual({ first: 'open:bolts', then: 'remove:tank' });
+    expect(ancestorsOf('open:bolts', work).has('open:filler')).toBe(true);
+  });
+
+  it('comes off its hoses where nothing else is at it', () => {
+    const work = workOf(withTank(20, holding('filler', { kind: 'hose' })));
+    expect(work.runs).toContainEqual({ first: 'open:filler', then: 'remove:tank' });
+  });
+
+  it('hangs on what is at the place where it is lowered rather than on what holds as well elsewhere', () => {
+    const work = workOf(withTank(20, holding('bolts', { station: 'rear' }), holding('link', { kind: 'linkage' })));
+    expect(work.runs).toContainEqual({ first: 'open:link', then: 'remove:tank' });
+    const elsewhere = workOf(
+      withTank(20, holding('strap', { kind: 'strap', station: 'rear' }), holding('bolts', { station: 'rear' })),
+    );
+    expect(elsewhere.runs).toContainEqual({ first: 'open:bolts', then: 'remove:tank' });
+  });
+
+  it('hangs on nothing that the machine would have to be moved for, once that is undone', () => {
+    const bracket = holding('bracket', { height: 'ground' });
+    expect(workOf(withTank(20, bracket)).runs).not.toContainEqual({ first: 'open:bracket', then: 'remove:tank' });
+    expect(workOf(withTank(20, bracket, holding('strap', { kind: 'strap' }))).runs).toContainEqual({
+      first: 'open:strap',
+      then: 'remove:tank',
+    });
+    // Where it does not matter how the machine stands, it does not.
+    expect(workOf(withTank(20, holding('bolts', { height: 'either' }))).runs).toContainEqual({
+      first: 'open:bolts',
+      then: 'remove:tank',
+    });
+    expect(
+      workOf(withTank(20, holding('bolts', { height: 'ground' }), holding('lug', { height: 'either' }))).runs,
+    ).toContainEqual({ first: 'open:lug', then: 'remove:tank' });
+  });
+
+  it('does not hang on what another hangs on already', () => {
+    const { map } = withTank(20, holding('bolts', { between: ['tank', 'shield'] }));
+    const shield = {
+      ...tank(6),
+      id: 'shield',
+      name: 'shield',
+      removal: { ...tank(6).removal, height: 'either' as const },
+    };
+    const plan = today({
+      ...smallPlan,
+      map: {
+        ...map,
+        parts: [...map.parts, shield],
+        connections: [...map.connections, holding('clips', { kind: 'clip', between: ['shield', 'body'] })],
+      },
+    });
+    const { runs } = workOf(plan);
+    expect(runs).toContainEqual({ first: 'open:bolts', then: 'remove:tank' });
+    expect(runs.filter(({ first }) => first === 'open:bolts')).toHaveLength(1);
+  });
+
   it('is none of light ones, nor of work planned before anybody minded', () => {
     expect(workOf(withTank(4, holding('bolts'))).runs).not.toContainEqual({ first: 'open:bolts', then: 'remove:tank' });
     expect(workOf(smallPlan).runs).toEqual([]);

@@ -1,6 +1,14 @@
-import { crossing, lumpOf, type Connection, type ConnectionMap, type Part } from '../connection-map/index.js';
+import {
+  crossing,
+  lumpOf,
+  type Connection,
+  type ConnectionMap,
+  type Part,
+  type StepSpec,
+} from '../connection-map/index.js';
 import { operationId, type Operation, type OperationId, type Precedence } from './operation.js';
 import { descendantsOf, precedenceGraph } from './precedence-graph.js';
+import type { Requirements } from './requirements.js';
 
 /** Two steps that are one job: the same people go straight on from `first` to `then`, and nothing comes between. */
 export interface Run {
@@ -19,39 +27,39 @@ export interface Hanging {
 /** What is let down by hand, and not by letting go, in kg. */
 export const HEAVY_KG = 4;
 
-/** How well each kind holds a part to the last: what is bolted is held while the bolt comes out; a hose holds nothing. */
+/** What holds a part to the last, the best first: what is bolted is held while the bolt comes out; a hose holds nothing. */
 const HOLDS: readonly Connection['kind'][] = ['bolted', 'clamp', 'strap', 'shaft', 'clip', 'linkage'];
 
 /**
- * For each part over {@link HEAVY_KG} that is taken off, the connection that is undone last of those that hold it: one
- * that holds well, reached from where the part is lowered, that no other of them waits for by `edges`.
+ * For each part over {@link HEAVY_KG} that is taken off, the connection that is undone last of those `opened` at it: one that
+ * holds it where any does, reached as the machine stands when the part is lowered and best from the same place, that no
+ * other of them waits for by `edges`.
  */
 export function hangingParts(
   map: ConnectionMap,
   removed: readonly Part[],
-  operations: readonly Operation[],
+  { opened }: Pick<Requirements, 'opened'>,
   edges: readonly Precedence[],
 ): { readonly hanging: readonly Hanging[]; readonly edges: readonly Precedence[] } {
-  const there = new Map(operations.map((operation) => [operation.id, operation]));
   const hanging: Hanging[] = [];
   const more: Precedence[] = [];
   const taken = new Set<string>();
   for (const part of removed) {
-    if (massOf(map, part) <= HEAVY_KG || !part.removal) continue;
-    const holders = crossing(map.connections, lumpOf(map, [part.id])).filter(({ id }) =>
-      there.has(operationId.open(id)),
-    );
+    const { removal } = part;
+    if (massOf(map, part) <= HEAVY_KG || !removal) continue;
+    const at = crossing(map.connections, lumpOf(map, [part.id])).filter(({ id }) => opened.has(id));
+    const holding = at.filter(({ kind }) => HOLDS.includes(kind));
     const graph = precedenceGraph([...edges, ...more]);
-    const last = [...holders]
-      .filter(({ id, height }) => !taken.has(id) && together(height, part.removal?.height ?? 'either'))
-      .sort((one, other) => rank(one, part) - rank(other, part))
+    const last = (holding.length > 0 ? holding : at)
+      .filter(({ id, height }) => !taken.has(id) && together(height, removal.height))
+      .sort((one, other) => rank(one, removal) - rank(other, removal))
       .find(({ id }) => {
         const behind = descendantsOf(operationId.open(id), graph);
-        return holders.every((other) => !behind.has(operationId.open(other.id)));
+        return at.every((other) => !behind.has(operationId.open(other.id)));
       });
     if (!last) continue;
     taken.add(last.id);
-    const others = holders.filter(({ id }) => id !== last.id);
+    const others = at.filter(({ id }) => id !== last.id);
     hanging.push({ part, last, others });
     for (const { id } of others)
       more.push({
@@ -75,7 +83,6 @@ function together(one: Operation['height'], other: Operation['height']): boolean
   return one === other || one === 'either' || other === 'either';
 }
 
-function rank({ kind, station }: Connection, { removal }: Part): number {
-  const holds = HOLDS.indexOf(kind);
-  return (holds < 0 ? HOLDS.length : holds) + (station === removal?.station ? 0 : HOLDS.length + 1);
+function rank({ kind, station }: Connection, removal: StepSpec): number {
+  return HOLDS.indexOf(kind) + (station === removal.station ? 0 : HOLDS.length);
 }
