@@ -309,7 +309,7 @@ export function loadBackEdges(
     );
 }
 
-/** What was opened to make the machine safe goes back after all other refit work. */
+/** What was opened to make the machine safe goes back after all other refit work, but for what has to wait for it. */
 export function batteryLast(
   map: ConnectionMap,
   operations: readonly Operation[],
@@ -319,10 +319,11 @@ export function batteryLast(
   return map.conditions.flatMap(({ name, established, makeSafe }) => {
     const own = makeSafe && established.by === 'connection' ? stages.get(established.connection) : undefined;
     if (!own) return [];
-    const known = soFar.filter(({ after }) => after === own.first).map(({ before }) => before);
-    const past = new Set([...known, own.first, own.close, own.last]);
+    const graph = precedenceGraph(soFar);
+    const told = (graph.into.get(own.first) ?? []).map(({ before }) => before);
+    const settled = new Set([...told, own.first, ...descendantsOf(own.first, graph)]);
     return operations
-      .filter(({ id }) => !past.has(id))
+      .filter(({ id }) => !settled.has(id))
       .map(({ id }): Precedence => ({
         before: id,
         after: own.first,
