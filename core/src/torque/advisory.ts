@@ -34,7 +34,11 @@ const YOUNG_GPA = 205;
 function proofMpa(propertyClass: string, { system, diameterMm }: Thread): number | undefined {
   if (system === 'inch') {
     // SAE J429, in ksi.
-    const ksi = { '2': diameterMm <= 0.75 * INCH_MM ? 55 : 33, '5': diameterMm <= INCH_MM ? 85 : 74, '8': 120 };
+    const ksi = {
+      'grade 2': diameterMm <= 0.75 * INCH_MM ? 55 : 33,
+      'grade 5': diameterMm <= INCH_MM ? 85 : 74,
+      'grade 8': 120,
+    };
     const found = ksi[propertyClass as keyof typeof ksi];
     return found === undefined ? undefined : found * 1_000 * PSI_IN_MPA;
   }
@@ -77,7 +81,7 @@ export function advisoryTorque(
   state: ThreadState,
 ): AdvisoryTorque | undefined {
   if (!thread) return undefined;
-  const taken = propertyClass ?? (thread.system === 'inch' ? '5' : '8.8');
+  const taken = propertyClass ?? (thread.system === 'inch' ? 'grade 5' : '8.8');
   const proof = proofMpa(taken, thread);
   if (proof === undefined) return undefined;
   const areaMm2 = stressAreaMm2(thread);
