@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { compose, completed, TEMPLATES } from '../layouts/index.js';
-import { drawnSize, positionsOf, readFastener, usualPattern } from './index.js';
+import { commonestSet, drawnSize, positionsOf, readFastener, usualPattern } from './index.js';
 
 function anyJoint() {
   const [template] = TEMPLATES;
@@ -114,5 +114,80 @@ describe('where the holes are', () => {
       headAcrossMm: 13,
     });
     expect(drawnSize(readFastener('M8×1.25 × 25, 13 mm flange')).headAcrossMm).toBeCloseTo(16.9, 1);
+  });
+
+  it('draws what nobody measured as such a thread has it as a rule', () => {
+    expect(drawnSize(readFastener('M10×1.5'))).toEqual({
+      shankMm: 10,
+      lengthMm: 0,
+      headAcrossMm: 16,
+      headHighMm: 6.5,
+    });
+    expect(drawnSize(readFastener('M6×1.0 × 25, T30')).headAcrossMm).toBeCloseTo(9.6, 9);
+    expect(drawnSize(readFastener('push clip')).shankMm).toBe(6);
+    expect(drawnSize({ ...readFastener('M8×1.25'), drive: 'hex' }).headAcrossMm).toBeCloseTo(12.8, 9);
+  });
+
+  it('begins with what a joint is called and does', () => {
+    const shapeOf = (count: number, more: Partial<ReturnType<typeof anyJoint>>) => {
+      const fasteners = [{ count, what: 'M8×1.25 × 25' }];
+      const { shape, widthMm, heightMm } = usualPattern(
+        { ...anyJoint(), kind: 'bolted', name: 'The cover', carriesLoad: false, ...more },
+        fasteners,
+      );
+      return [shape, widthMm, heightMm];
+    };
+    expect(shapeOf(4, { name: 'the bell housing' })).toEqual(['bell-housing', 340, 320]);
+    expect(shapeOf(3, { name: 'the bell housing' })[0]).toBe('circle');
+    expect(shapeOf(3, { kind: 'shaft' })).toEqual(['circle', 90, 90]);
+    expect(shapeOf(2, { kind: 'shaft' })[0]).toBe('line');
+    expect(shapeOf(6, { name: 'the drive plate' })).toEqual(['circle', 90, 90]);
+    expect(shapeOf(2, { name: 'the Flange' })).toEqual(['line', 40, 0]);
+    expect(shapeOf(3, { carriesLoad: true })).toEqual(['line', 80, 0]);
+    expect(shapeOf(3, {})).toEqual(['circle', 80, 80]);
+    expect(shapeOf(1, {})).toEqual(['line', 1, 0]);
+  });
+
+  it('lays free holes in rows, a single one in the middle of its line, and none where there is none', () => {
+    const at = (...of: Parameters<typeof positionsOf>) => positionsOf(...of).holes.map(({ xMm, yMm }) => [xMm, yMm]);
+    expect(at('free', [{ count: 6 }], 120, 80)).toEqual([
+      [20, 20],
+      [60, 20],
+      [100, 20],
+      [20, 60],
+      [60, 60],
+      [100, 60],
+    ]);
+    expect(at('free', [{ count: 2 }], 100, 0)).toEqual([
+      [25, 0],
+      [75, 0],
+    ]);
+    expect(at('line', [{ count: 1 }], 100, 20)).toEqual([[50, 10]]);
+    expect(at('line', [{ count: 3 }], 100, 20)).toEqual([
+      [0, 10],
+      [50, 10],
+      [100, 10],
+    ]);
+    expect(at('bell-housing', [{ count: 1 }], 100, 100)).toEqual([[50, 0]]);
+    expect(at('rectangle', [], 100, 100)).toEqual([]);
+    expect(() => positionsOf('line', [{ count: 2 }], 10, -1)).toThrow('A bolt pattern needs a width.');
+    expect(() => positionsOf('line', [{ count: 2 }], Number.NaN, 10)).toThrow(RangeError);
+  });
+
+  it('goes round the edge of a long box by its true length', () => {
+    const { holes } = positionsOf('rectangle', [{ count: 6 }], 40, 20);
+    expect(holes.map(({ xMm, yMm }) => [xMm, yMm])).toEqual([
+      [0, 0],
+      [20, 0],
+      [40, 0],
+      [40, 20],
+      [20, 20],
+      [0, 20],
+    ]);
+  });
+
+  it('knows which kind most holes take', () => {
+    const of = (...sets: readonly number[]) => commonestSet({ holes: sets.map((set) => ({ xMm: 0, yMm: 0, set })) });
+    expect([of(), of(2), of(0, 1, 1), of(1, 0, 0, 1, 1), of(0, 1)]).toEqual([0, 2, 1, 1, 0]);
   });
 });

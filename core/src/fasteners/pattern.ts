@@ -66,7 +66,7 @@ function placesAlong(shape: PatternShape, count: number, width: number, height: 
     case 'line':
       return each(count, (index) => ({ x: share(index) * width, y: height / 2 }));
     case 'free': {
-      const columns = Math.max(1, Math.ceil(Math.sqrt((count * width) / Math.max(1, height))));
+      const columns = Math.max(1, Math.min(count, Math.ceil(Math.sqrt((count * width) / Math.max(1, height)))));
       const rows = Math.max(1, Math.ceil(count / columns));
       return each(count, (index) => ({
         x: (((index % columns) + 0.5) / columns) * width,

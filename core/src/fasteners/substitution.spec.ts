@@ -58,4 +58,103 @@ describe('another one in its place', () => {
     for (const what of ['M8×1.25 × 25, 13 mm flange', 'M10×1.5 × 30, 16 mm, 10.9', 'spring band clip'])
       expect(risks(what, what)).toEqual([]);
   });
+
+  it.each<[string, string, readonly [string, boolean, string][]]>([
+    [
+      'M8×1.25 × 25',
+      'M8×1.25 × 30',
+      [
+        [
+          'length',
+          true,
+          '5 mm longer: in a blind hole it bottoms out, feels tight and clamps nothing, or breaks through.',
+        ],
+      ],
+    ],
+    ['M8×1.25 × 25', 'M8×1.25 × 26', []],
+    ['M8×1.25 × 25', 'M8×1.25 × 24', []],
+    ['M8×1.25 × 25', 'M8×1.25 × 23.5', [['length', false, '1.5 mm shorter: fewer threads carry it.']]],
+    [
+      'M8×1.25 × 25',
+      'M8×1.25 × 23',
+      [['length', true, '2 mm shorter: fewer threads carry it, and they strip under torque.']],
+    ],
+    ['M8×1.25 × 25', 'M8×1.25', []],
+    ['M8×1.25', 'M8×1.25 × 25', []],
+    [
+      'M8×1.25 × 25, 13 mm flange',
+      'M8×1.25 × 25, 13 mm',
+      [
+        [
+          'head',
+          false,
+          'No flange: the head presses on less, sinks in and loses its hold. Put a hard washer under it.',
+        ],
+      ],
+    ],
+    ['M8×1.25 × 25, 13 mm', 'M8×1.25 × 25, 13 mm flange', []],
+    [
+      'M8×1.25 × 25, 13 mm',
+      'M8×1.25 × 25, 12 mm',
+      [['head', false, 'Another head (12 for 13): look whether a socket still gets onto it.']],
+    ],
+    ['M8 stud', 'M8 nut', [['form', true, 'A nut in the place of a stud.']]],
+    ['copper ring', 'M8 nut', []],
+    ['M8 nut', 'copper ring', []],
+    ['push clip', 'M8 clip', []],
+    [
+      'M8×1.25',
+      'M8×1',
+      [['thread', true, 'Same size, another pitch: M8×1.0 goes in one turn and then cuts across M8×1.25.']],
+    ],
+    ['M8×1.25', 'M6×1', [['thread', true, 'M6×1.0 is loose in an M8×1.25 hole and pulls out.']]],
+    ['M8×1.25', 'M10×1.5', [['thread', true, 'M10×1.5 does not go into an M8×1.25 hole.']]],
+    ['M8×1.25', '5/16-18', [['thread', true, '5/16-18 starts in an M8×1.25 hole by a few turns and then strips it.']]],
+    [
+      '3/8-16, grade 5',
+      '3/8-16',
+      [['class', false, 'Nobody knows its class; grade 5 belongs here. Look at the head.']],
+    ],
+    ['3/8-16', '3/8-16, grade 5', []],
+    [
+      '3/8-16, grade 5',
+      '3/8-16, grade 2',
+      [['class', true, 'Weaker: grade 2 for grade 5. It stretches at the book torque and breaks or comes loose.']],
+    ],
+    [
+      '3/8-16, grade 5',
+      '3/8-16, grade 8',
+      [
+        [
+          'class',
+          false,
+          'Harder: grade 8 for grade 5. It is more brittle, and the book torque was made for the other.',
+        ],
+      ],
+    ],
+  ])('%s by %s', (own, other, told) =>
+    expect(risks(own, other).map(({ about, grave, words }) => [about, grave, words])).toEqual(told),
+  );
+
+  it('holds classes of the two systems that are as strong for the same', () => {
+    const of = (propertyClass: string) => ({ ...readFastener('M8×1.25 × 25'), propertyClass });
+    const classes = ['4.6', '4.8', '5.8', '8.8', '10.9', '12.9'];
+    classes.forEach((own, at) =>
+      classes.forEach((other, next) =>
+        expect([own, other, substitutionRisks(of(own), of(other)).map(({ grave }) => grave)]).toEqual([
+          own,
+          other,
+          at === next ? [] : [next < at],
+        ]),
+      ),
+    );
+    for (const [own, other] of [
+      ['8.8', 'grade 5'],
+      ['10.9', 'grade 8'],
+      ['5.8', 'grade 2'],
+    ] as const) {
+      expect(substitutionRisks(of(own), of(other))).toEqual([]);
+      expect(substitutionRisks(of(other), of(own))).toEqual([]);
+    }
+  });
 });
