@@ -47,6 +47,8 @@ const MARGIN = 1.9;
       display: block;
       width: 100%;
       max-height: 46vh;
+      /* The ring of the keyboard reaches beyond the outermost bolts. */
+      overflow: visible;
     }
     g {
       cursor: pointer;
