@@ -1,5 +1,5 @@
 import type { Connection, ConnectionMap } from '../connection-map/index.js';
-import { step, minutes } from '../layouts/author.js';
+import { connection, minutes, step } from '../layouts/author.js';
 import { findLoop, precedenceGraph, teardownOf, type Precedence } from '../teardown/index.js';
 import { tractorMap, tractorPlan } from '../testing/tractor-map.js';
 import { refitOf, type Refit } from './index.js';
@@ -199,6 +199,50 @@ describe('the way back of a small machine, step by step', () => {
     );
   });
 
+  it('has on the hoist what has nothing to do with the powerpack, and is covered by nothing that has', () => {
+    const lamp = connection({
+      id: 'lamp-screws',
+      name: 'the seat lamp',
+      kind: 'bolted',
+      between: ['seat', 'body'],
+      system: 'electrics',
+      station: 'rear',
+      minutes: minutes(1, 2, 4),
+    });
+    const over = withJoint('loom-clips', { access: [{ open: 'lamp-screws', why: 'It lies on the loom.' }] });
+    const { precedence: edges } = backOf({ connections: [...over, lamp] });
+    expect(saying(/^Later.* It lies on the loom/, edges)).toHaveLength(1);
+    expect(saying(/^The powerpack sits/, edges).join(' ')).not.toMatch(/lamp-screws|loom-clips/);
+  });
+
+  it('has on last only what makes the machine safe', () => {
+    const plugged = {
+      id: 'plugged',
+      name: 'Hose plugged',
+      established: { by: 'connection', connection: 'hose' },
+    } as const;
+    const { precedence: edges } = backOf({
+      conditions: [...tractorMap.conditions, plugged],
+      connections: withJoint('filler', { needs: ['fuel-down', 'plugged'] }),
+    });
+    expect(saying(/^Hose plugged/, edges)).toEqual([]);
+  });
+
+  it('tells of a start by fingers, and of what is made for a joint, what they take', () => {
+    const { operations: steps } = backOf(
+      {},
+      { adaptations: [{ id: 'gauge', title: 'Fit a gauge', minutes: minutes(5, 10, 20), dueBy: 'start' }] },
+    );
+    expect(steps.find(({ id }) => id === 'start:mount-left')).toMatchObject({
+      tools: [],
+      minutes: { low: 2, likely: 5, high: 15 },
+    });
+    expect(steps.find(({ id }) => id === 'torque:mount-left')?.tools).toEqual(['torque wrench']);
+    const gauge = steps.find(({ id }) => id === 'adapt:gauge');
+    expect(gauge).toMatchObject({ tools: [], cautions: [], minutes: minutes(5, 10, 20), hands: 1 });
+    expect(gauge).not.toHaveProperty('tip');
+  });
+
   it('keeps a cab up for as long as anybody fits or fills under it, or is at what needs it', () => {
     const released = step({ title: 'Let the cab down', station: 'front', minutes: minutes(1, 2, 4) });
     const cab = {
@@ -253,6 +297,22 @@ describe('the way back of a small machine, step by step', () => {
       'close:filler > torque:radiator-bolts: It stays loose to leave room for the filler hose.',
       'close:radiator-bolts > torque:filler: It stays loose to leave room for the radiator brackets.',
     ]);
+  });
+
+  it('parts nothing that is no step of it', () => {
+    const every = [
+      backOf(),
+      backOf({}, { leftOff: ['tank-strap', 'filler'] }),
+      backOf({}, { adaptations: [{ id: 'gauge', title: 'Fit a gauge', minutes: minutes(1, 2, 4), dueBy: 'start' }] }),
+      backOf({
+        circuits: [],
+        connections: withJoint('hose', { circuit: 'none' }).map(({ circuit: _circuit, ...one }) => one),
+      }),
+    ];
+    for (const back of every) {
+      const ids = new Set([...back.operations.map(({ id }) => id)]);
+      expect(back.precedence.filter(({ before, after }) => !ids.has(before) || !ids.has(after))).toEqual([]);
+    }
   });
 
   it('closes nothing that is left off on purpose', () => {
