@@ -24,22 +24,27 @@ export function precedenceGraph(edges: readonly Precedence[]): PrecedenceGraph {
 
 /** Everything that has to wait, directly or not, for `from`; `from` itself is not among them. */
 export function descendantsOf(from: OperationId, { outOf }: PrecedenceGraph): ReadonlySet<OperationId> {
-  return walk(from, (id) => (outOf.get(id) ?? []).map(({ after }) => after));
+  return walk(from, outOf, 'after');
 }
 
 /** Everything that `from` has to wait for, directly or not; `from` itself is not among them. */
 export function ancestorsOf(from: OperationId, { into }: PrecedenceGraph): ReadonlySet<OperationId> {
-  return walk(from, (id) => (into.get(id) ?? []).map(({ before }) => before));
+  return walk(from, into, 'before');
 }
 
-function walk(from: OperationId, next: (id: OperationId) => readonly OperationId[]): ReadonlySet<OperationId> {
+function walk(
+  from: OperationId,
+  edges: ReadonlyMap<OperationId, readonly Precedence[]>,
+  end: 'before' | 'after',
+): ReadonlySet<OperationId> {
   const seen = new Set<OperationId>();
-  const waiting = [...next(from)];
-  for (let id = waiting.pop(); id !== undefined; id = waiting.pop()) {
-    if (seen.has(id)) continue;
-    seen.add(id);
-    waiting.push(...next(id));
-  }
+  const waiting = [from];
+  for (let id = waiting.pop(); id !== undefined; id = waiting.pop())
+    for (const edge of edges.get(id) ?? [])
+      if (!seen.has(edge[end])) {
+        seen.add(edge[end]);
+        waiting.push(edge[end]);
+      }
   return seen;
 }
 

@@ -46,8 +46,9 @@ export function hangingParts(
   const taken = new Set<string>();
   for (const part of removed) {
     const { removal } = part;
-    if (massOf(map, part) <= HEAVY_KG || !removal) continue;
-    const at = crossing(map.connections, lumpOf(map, [part.id])).filter(({ id }) => opened.has(id));
+    const lump = lumpOf(map, [part.id]);
+    if (massOf(map, lump) <= HEAVY_KG || !removal) continue;
+    const at = crossing(map.connections, lump).filter(({ id }) => opened.has(id));
     const holding = at.filter(({ kind }) => HOLDS.includes(kind));
     const graph = precedenceGraph([...edges, ...more]);
     const last = (holding.length > 0 ? holding : at)
@@ -74,8 +75,7 @@ export function hangingParts(
   return { hanging, edges: more };
 }
 
-function massOf(map: ConnectionMap, part: Part): number {
-  const lump = lumpOf(map, [part.id]);
+function massOf(map: ConnectionMap, lump: ReadonlySet<PartId>): number {
   return map.parts.reduce((sum, { id, massKg = 0 }) => (lump.has(id) ? sum + massKg : sum), 0);
 }
 
