@@ -4,6 +4,7 @@ import {
   type Connection,
   type ConnectionMap,
   type Part,
+  type PartId,
   type StepSpec,
 } from '../connection-map/index.js';
 import { operationId, type Operation, type OperationId, type Precedence } from './operation.js';
