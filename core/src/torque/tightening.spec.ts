@@ -88,7 +88,16 @@ describe('the order of the bolts', () => {
   });
 
   it('is, of orders as even, the one that meets fewest neighbours and then keeps farthest from what is tight', () => {
-    const regular = [holes('circle', 6, 100, 100), holes('line', 5, 300, 0), holes('rectangle', 6, 200, 120)];
+    const cross = [...holes('circle', 4, 100, 100), { xMm: 50, yMm: 50 }, { xMm: 50, yMm: 20 }, { xMm: 50, yMm: 80 }];
+    const regular = [
+      holes('circle', 6, 100, 100),
+      holes('line', 5, 300, 0),
+      holes('line', 6, 300, 0),
+      holes('rectangle', 6, 200, 120),
+      holes('free', 6, 150, 100),
+      holes('line', 7, 300, 0),
+      cross,
+    ];
     for (const some of regular) {
       const orders = everyOrder([...some.keys()]);
       const least = Math.min(...orders.map((order) => unevennessOf(some, order)));
@@ -101,6 +110,33 @@ describe('the order of the bolts', () => {
       expect(away).toBeCloseTo(Math.max(...asEven.filter(([met]) => met === fewest).map(([, far]) => far)), 6);
       expect(new Set(asEven.map(String)).size).toBeGreaterThan(1);
     }
+  });
+
+  it('cannot be made more even by changing two bolts over, up to ten of them', () => {
+    const ten = fc.sample(fc.array(place, { minLength: 10, maxLength: 10 }), { numRuns: 6, seed: 5 });
+    for (const some of ten) {
+      const order = tighteningOrder(some);
+      const least = unevennessOf(some, order);
+      for (let one = 0; one < order.length; one += 1)
+        for (let other = one + 1; other < order.length; other += 1) {
+          const changed = [...order];
+          [changed[one], changed[other]] = [order[other] ?? 0, order[one] ?? 0];
+          expect(unevennessOf(some, changed)).toBeGreaterThan(least - 1e-9);
+        }
+    }
+  });
+
+  it('goes of many from the middle outwards, from one side to the other', () => {
+    expect(orderOf('line', 11, 300, 0)).toEqual([5, 4, 6, 3, 7, 2, 8, 1, 9, 0, 10]);
+    expect(orderOf('rectangle', 12, 200, 100)).toEqual([2, 8, 1, 7, 3, 9, 5, 11, 4, 10, 0, 6]);
+  });
+
+  it('is even by what the tightened ones make together', () => {
+    const row = holes('line', 3, 200, 0);
+    // The first is a whole radius off; the first two half of one; all of them none.
+    expect(unevennessOf(row, [0, 1, 2])).toBeCloseTo((1 + 0.5 + 0) / 3, 12);
+    expect(unevennessOf(row, [1, 0, 2])).toBeCloseTo((0 + 0.5 + 0) / 3, 12);
+    expect(unevennessOf(row, [])).toBe(0);
   });
 
   it('is clockwise from twelve o’clock, wherever the list of holes begins', () => {
@@ -156,9 +192,11 @@ describe('the stages', () => {
       tighteningStages({ targetNm: 45, ...more }, bolts).map((stage) =>
         stage.is === 'torque' ? stage.nm : stage.degrees,
       );
-    expect(shares(10)).toEqual([13.5, 27, 45]);
-    expect(shares(2)).toEqual([22.5, 45]);
-    expect(shares(1)).toEqual([45]);
+    expect(shares(10)).toStrictEqual([13.5, 27, 45]);
+    expect(shares(4)).toStrictEqual([13.5, 27, 45]);
+    expect(shares(3)).toStrictEqual([22.5, 45]);
+    expect(shares(2)).toStrictEqual([22.5, 45]);
+    expect(shares(1)).toStrictEqual([45]);
     expect(shares(10, { stages: [0.4, 1], angleDeg: 90 })).toEqual([18, 45, 90]);
     expect(tighteningStages({ targetNm: 45, angleDeg: 90 }, 4).map(stageWords)).toEqual([
       '30 %, 13.5 N·m',
@@ -281,6 +319,9 @@ describe('judging a stage', () => {
     expect(judged(last, 45, { range: { lowestNm: 40, highestNm: 330 } })).toBe('tool-out-of-range');
     expect(judged(last, 45, {}, '2027-03-02T08:00:00.000Z')).toBe('out-of-calibration');
     expect(judged(last, 45, { uses: 5_001 })).toBe('out-of-calibration');
+    expect(judged(last, 45, { uses: 5_000 })).toBe('within');
+    expect(calibrationDue({ calibratedOn: '2026-03-01' }, '2027-03-01T00:00:00.000Z')).toBe(false);
+    expect(calibrationDue({ calibratedOn: '2026-03-01' }, '2027-03-01T00:00:00.001Z')).toBe(true);
     expect(calibrationDue({ uses: 9_000 }, '2027-03-02T08:00:00.000Z')).toBe(false);
     expect(calibrationDue({ calibratedOn: '2026-03-01' }, '2027-02-28T08:00:00.000Z')).toBe(false);
   });
@@ -293,6 +334,16 @@ describe('a bolt straight after its neighbour', () => {
   it('is told where another was left, and not where the order says so', () => {
     expect(besideTheLast(circle, order, clockwiseOrder(circle))).toEqual([1, 2, 3, 5]);
     expect(besideTheLast(circle, order, order)).toEqual([]);
+  });
+
+  it('is told only straight after it, and not at the first touch or the last ones', () => {
+    expect(besideTheLast(circle, order, [0, 4, 5])).toEqual([5]);
+    expect(besideTheLast(circle, order, [7])).toEqual([]);
+    expect(besideTheLast(circle, order, [0, 3])).toEqual([]);
+    expect(besideTheLast(circle, order, [0, 1])).toEqual([1]);
+    // Nothing but its neighbours is left: there is no other.
+    const three = holes('circle', 3, 100, 100);
+    expect(besideTheLast(three, tighteningOrder(three), [0, 2])).toEqual([]);
   });
 
   it('never is what the order of any joint itself says', () => {
