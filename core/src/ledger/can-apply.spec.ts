@@ -127,6 +127,13 @@ describe('passing a step over', () => {
     expect(left).toContain('fit:radiator');
   });
 
+  it('is refused of what is finished, and of what is no step', () => {
+    const skip = { kind: 'operation-skipped', mode: 'later', reason: 'Hot' } as const;
+    expect(refused(safe, { ...skip, operation: 'make:fuel-down' })).toMatch(/make:fuel-down/);
+    const off = then(safe, { kind: 'operation-done', operation: 'open:cover-bolts' });
+    expect(refused(off, { ...skip, operation: 'open:cover-bolts' })).toBe('“Unbolt the cover” is finished already.');
+  });
+
   it('is refused where safety hangs on it', () => {
     for (const operation of ['open:negative', 'make:hoisted', 'hold:pre-lift', 'lift:inch'])
       expect(refused(start, { kind: 'operation-skipped', operation, mode: 'later', reason: 'In a hurry' })).toMatch(
