@@ -119,6 +119,17 @@ describe('a part that is heavy in the hands', () => {
     ).toContainEqual({ first: 'open:lug', then: 'remove:tank' });
   });
 
+  it('hangs on what is reached from below, where it may be lowered however the machine stands', () => {
+    const { map } = withTank(20, holding('bolts'));
+    const parts = map.parts.map((part) =>
+      part.id === 'tank' && part.removal ? { ...part, removal: { ...part.removal, height: 'either' as const } } : part,
+    );
+    expect(workOf(today({ ...smallPlan, map: { ...map, parts } })).runs).toContainEqual({
+      first: 'open:bolts',
+      then: 'remove:tank',
+    });
+  });
+
   it('does not hang on what another hangs on already', () => {
     const { map } = withTank(20, holding('bolts', { between: ['tank', 'shield'] }));
     const shield = {

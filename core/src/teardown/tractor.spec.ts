@@ -193,6 +193,38 @@ describe('the way out of a small machine, step by step', () => {
     expect(work.operations.map(({ id }) => id)).toEqual(operations.map(({ id }) => id));
   });
 
+  it('has the bonnet off before the weight is taken from above, and calls only that making safe which does', () => {
+    const conditions = tractorMap.conditions.map((one) =>
+      one.id === 'hoisted' && one.established.by === 'step'
+        ? {
+            ...one,
+            established: { ...one.established, step: { ...one.established.step, station: 'bay-top' as const } },
+          }
+        : one,
+    );
+    const plugged = { id: 'plugged', name: 'Plugged', established: { by: 'connection', connection: 'hose' } } as const;
+    const connections = tractorMap.connections.map((one) =>
+      one.id === 'filler' ? { ...one, needs: ['fuel-down', 'plugged'] } : one,
+    );
+    const work = teardownOf(withMap({ conditions: [...conditions, plugged], connections }));
+    expect(linesOf(work.precedence, 'safety')).toContain(
+      'remove:cover > make:hoisted: The cover is off before anybody works under it. (told)',
+    );
+    expect(work.operations.find(({ id }) => id === 'open:hose')?.kind).toBe('disconnect');
+    expect(linesOf(work.precedence, 'condition')).toContain('open:hose > open:filler: Plugged comes first.');
+    expect(work.operations.find(({ id }) => id === 'hold:made-safe')?.tools).toEqual([]);
+  });
+
+  it('is drained for the joint that was first found to need it', () => {
+    const connections = tractorMap.connections.map((one) =>
+      one.id === 'filler' ? { ...one, circuit: 'coolant' } : one,
+    );
+    // It is come by before the lower hose is.
+    expect(teardownOf(withMap({ connections })).because.get('drain:coolant')).toBe(
+      'Opening the filler hose lets the coolant out.',
+    );
+  });
+
   it('comes to the same under the rules of today and of the edition that brought them', () => {
     expect(teardownOf({ ...tractorPlan, rules: RULES_NOW }).precedence).toEqual(precedence);
     const old = teardownOf({ ...tractorPlan, rules: 2 });
