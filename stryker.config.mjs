@@ -1,11 +1,11 @@
-/** One folder of core at a time, whole or a sample; see `scripts/mutants.mjs`. */
-const folder = process.env.MUTATED_FOLDER ?? '*';
+/** One folder or file of core at a time, whole or a sample; see `scripts/mutants.mjs`. */
+const what = process.env.MUTATED ?? '*';
 const sampled = process.env.MUTANTS_SHARE !== undefined;
 
 export default {
   testRunner: 'jest',
   jest: { projectType: 'custom', configFile: 'jest.mutants.config.mjs', enableFindRelatedTests: false },
-  mutate: [`core/src/${folder}/**/*.ts`, '!core/src/**/*.spec.ts'],
+  mutate: [`core/src/${what.endsWith('.ts') ? what : `${what}/**/*.ts`}`, '!core/src/**/*.spec.ts'],
   ignorePatterns: ['dist', '.brisk', '.angular', 'web', 'server', 'e2e', 'docs', 'demo/photos', 'test-results'],
   plugins: ['@stryker-mutator/*', './scripts/mutants-sample.mjs'],
   ignorers: sampled ? ['sample'] : [],
@@ -22,7 +22,7 @@ export default {
   coverageAnalysis: 'all',
   concurrency: Number(process.env.MUTANTS_AT_ONCE ?? 2),
   reporters: ['clear-text', 'json'],
-  jsonReporter: { fileName: `.brisk/mutants-${folder}.json` },
+  jsonReporter: { fileName: `.brisk/mutants-${what.replaceAll('/', '-')}.json` },
   clearTextReporter: { logTests: false, reportTests: false },
   tempDirName: '.brisk/mutants',
   timeoutMS: 20_000,

@@ -1,6 +1,7 @@
 /**
- * Which changes to core its own tests do not notice, folder by folder: `npm run mutants -- torque fasteners`; without a name
- * every folder, which takes hours. `--sample 0.1` tries a tenth of them, `--seed 2` another tenth. Prints the score of each folder.
+ * Which changes to core its own tests do not notice, folder by folder or file by file: `npm run mutants -- torque
+ * ledger/gates.ts`; without a name every folder, which takes hours. `--sample 0.1` tries a tenth of them, `--seed 2` another
+ * tenth. Prints the score of each.
  */
 import { readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
@@ -28,16 +29,17 @@ const tested = () =>
 const sample = share < 1 ? { MUTANTS_SHARE: String(share), MUTANTS_SEED: values.seed } : {};
 const GATHERED = 'core/mutants-specs';
 const lines = [];
-for (const folder of positionals.length > 0 ? positionals : tested()) {
+for (const what of positionals.length > 0 ? positionals : tested()) {
+  const [folder] = what.split('/');
   // Core is then loaded once a change, and not once a spec.
   gatherSpecs({ from: join(source, folder), ending: '.spec.ts', folder: join(root, GATHERED), parts: 1 });
-  await run(...packaged('stryker', 'run'), { env: { ...process.env, ...sample, MUTATED_FOLDER: folder } });
-  const { files } = JSON.parse(readFileSync(join(root, `.brisk/mutants-${folder}.json`), 'utf8'));
+  await run(...packaged('stryker', 'run'), { env: { ...process.env, ...sample, MUTATED: what } });
+  const { files } = JSON.parse(readFileSync(join(root, `.brisk/mutants-${what.replaceAll('/', '-')}.json`), 'utf8'));
   const mutants = Object.values(files).flatMap((file) => file.mutants);
   const noticed = mutants.filter(({ status }) => status === 'Killed' || status === 'Timeout').length;
   const tried = noticed + mutants.filter(({ status }) => status === 'Survived' || status === 'NoCoverage').length;
   const score = tried === 0 ? 'nothing to try' : `${((100 * noticed) / tried).toFixed(1)} %`;
-  lines.push(`${folder}: ${noticed} of ${tried} noticed, ${score}`);
+  lines.push(`${what}: ${noticed} of ${tried} noticed, ${score}`);
 }
 rmSync(join(root, GATHERED), { recursive: true, force: true });
 process.stdout.write(`${lines.join('\n')}\n`);
