@@ -9,6 +9,7 @@ import {
   gateOf,
   groundsOf,
   isDone,
+  keptWhere,
   leftAndMissing,
   looseBolts,
   openHomes,
@@ -114,6 +115,78 @@ describe('counting home', () => {
   });
 });
 
+describe('what is left over and what is missing', () => {
+  const open = until(plan, (state) => isDone(state, 'open:mount-left'));
+
+  it('is told of joints that are together again, and only where something is', () => {
+    expect(leftAndMissing(then(closed(plan, 4), counted('in', 4)))).toEqual({ left: [], missing: [], loose: [] });
+    const both = leftAndMissing(then(closed(plan, 4), counted('in', 3)));
+    expect([both.left, both.missing].map((some) => some.map(({ connection: { id } }) => id))).toEqual([
+      ['mount-left'],
+      ['mount-left'],
+    ]);
+    // One was never there: it is missing, and none is left over.
+    const one = leftAndMissing(then(closed(plan, 3), counted('in', 3)));
+    expect([one.left.length, one.missing.length]).toEqual([0, 1]);
+    // While it is open, nothing of it is left over.
+    expect(leftAndMissing(then(open, counted('out', 3, 4)))).toEqual({ left: [], missing: [], loose: [] });
+  });
+
+  it('is nothing of a joint that has no fasteners and none were counted at', () => {
+    expect(setCountOf(open, 'sensor')).toBeUndefined();
+    expect(setCountOf(open, 'ghost')).toBeUndefined();
+    const found = then(open, {
+      kind: 'fasteners-counted',
+      connection: 'sensor',
+      direction: 'out',
+      count: 2,
+      kept: 'hole',
+    });
+    expect(setCountOf(found, 'sensor')).toStrictEqual({
+      connection: open.work.connections.get('sensor'),
+      full: 2,
+      held: 2,
+      out: 2,
+      kept: 'hole',
+      closed: false,
+      left: 0,
+      missing: 0,
+    });
+  });
+
+  it('is told with where they are kept and the number of the bag', () => {
+    expect(setCountOf(open, 'mount-left')).toStrictEqual({
+      connection: open.work.connections.get('mount-left'),
+      full: 4,
+      held: 0,
+      closed: false,
+      left: 0,
+      missing: 0,
+    });
+    expect(setCountOf(then(open, counted('out', 4, 7)), 'mount-left')).toMatchObject({ kept: 'bag', bag: 7, out: 4 });
+    expect([keptWhere(undefined, 3), keptWhere(undefined, undefined), keptWhere('card', 3)]).toEqual([
+      'bag',
+      'hole',
+      'card',
+    ]);
+  });
+
+  it('is told without a bag where there is none', () => {
+    const loose: EntryBody = {
+      kind: 'fasteners-counted',
+      connection: 'mount-left',
+      direction: 'out',
+      count: 4,
+      kept: 'hole',
+    };
+    const state = then(
+      workOn(then(open, loose), record, (now) => isDone(now, 'close:mount-left')).state,
+      counted('in', 3),
+    );
+    expect(unevenWords(setCountOf(state, 'mount-left'))).toMatch(/^Not all that came out went in: 1 left\. The set is/);
+  });
+});
+
 describe('fasteners as somebody found them', () => {
   it('stand in for the map’s', () => {
     const sets = [{ count: 3, what: 'M10×1.5 × 45, 16 mm' }];
@@ -170,6 +243,18 @@ describe('a loose fastener', () => {
     expect(looseBolts(state)).toHaveLength(1);
   });
 
+  it('may belong anywhere that is open, likelier where one is missing than where nobody counted', () => {
+    const open = until(plan, (now) => isDone(now, 'open:mount-left'));
+    const homes = (state: JobState) =>
+      openHomes(state).map(({ id, connection, set, room, weight }) => [id, connection, set, room, weight]);
+    expect(homes(open)).toEqual([['mount-left#0', 'mount-left', 0, 4, 0.5]]);
+    expect(homes(then(open, counted('out', 4, 4)))).toEqual([['mount-left#0', 'mount-left', 0, 4, 0.02]]);
+    expect(homes(then(open, counted('out', 2, 4)))).toEqual([['mount-left#0', 'mount-left', 0, 2, 1]]);
+    expect(homes(closed(plan, 4))).toEqual([]);
+    expect(homes(then(closed(plan, 4), counted('in', 4)))).toEqual([]);
+    expect(homes(then(closed(plan, 4), counted('in', 3)))).toEqual([['mount-left#0', 'mount-left', 0, 1, 1]]);
+  });
+
   it('that found its home counts with its set, and is not placed twice', () => {
     const state = then(
       until(plan, (now) => isDone(now, 'open:mount-left')),
@@ -210,6 +295,15 @@ describe('grounds', () => {
     expect(refused(bad, sign)).toMatch(/Make good: the battery lead \(Paint under it\)/);
     expect(openItems(bad).some(({ is }) => is === 'ground')).toBe(true);
     expect(refused(then(bad, { kind: 'ground-checked', connection: 'negative', good: true }), sign)).toBe('');
+  });
+
+  it('are told with their tag, and whether they are on again', () => {
+    const open = until(plan, (state) => isDone(state, 'open:negative'));
+    expect(groundsOf(open)).toStrictEqual([{ connection: open.work.connections.get('negative'), closed: false }]);
+    const tagged = then(open, { kind: 'tagged', connection: 'negative', tag: 12 });
+    expect(groundsOf(tagged)[0]).toMatchObject({ tag: 12, closed: false });
+    expect(groundsOf(refitted)[0]).toMatchObject({ closed: true });
+    expect(groundsOf(startOf(plan))).toEqual([]);
   });
 
   it('cannot be looked at while they hang loose', () => {

@@ -3,6 +3,7 @@ import { RULES_NOW, type ConnectionId, type JobPlan } from '../connection-map/in
 import { minutes } from '../layouts/author.js';
 import { usualMap } from '../layouts/index.js';
 import { operationId } from '../teardown/index.js';
+import { besideTheLast } from '../torque/index.js';
 import { entriesForNext, recorder, workOn } from '../testing/crew.js';
 import { refused as refusedNow, then } from '../testing/small-job.js';
 import { withConnection } from '../testing/small-map.js';
@@ -91,6 +92,19 @@ describe('a joint bolt by bolt', () => {
     );
     expect(refused(half, done)[0]).toMatch(/^Bolts 3, .* still to be brought to 60 %/);
     expect(boltNumbers(now(), now().order)).toEqual(all.map((bolt) => bolt + 1));
+  });
+
+  it('is told where a bolt was touched straight after its neighbour, in the stage it is in and one by one', () => {
+    const order = now().order;
+    const beside = (...bodies: readonly EntryBody[]) => now(...bodies).besideLast;
+    const onward = [...order].reverse();
+    const one = (stage: number, hole: number) => tight(stage, [hole]);
+    const wrong = onward.slice(0, 3).map((hole) => one(0, hole));
+    const told = besideTheLast(now().pattern.holes, order, onward.slice(0, 3));
+    expect(beside(...wrong)).toEqual(told);
+    // Those of the stage before, and several at once, are not held against it.
+    expect(beside(...onward.map((hole) => one(0, hole)))).toEqual([]);
+    expect(beside(tight(0, onward.slice(0, 3)))).toEqual([]);
   });
 
   it('keeps a bolt where it was that was touched in a later stage before an earlier', () => {

@@ -3,6 +3,8 @@ import { MapError, type JobPlan } from '../connection-map/index.js';
 import { usualMap } from '../layouts/index.js';
 import { applyEdit, type MapEdit } from '../map-edit/index.js';
 import { entriesForNext, recorder, write } from '../testing/crew.js';
+import { out, then } from '../testing/small-job.js';
+import { smallMap, smallPlanWith } from '../testing/small-map.js';
 import { foldLedger, lostBy, startOf, type JobState } from './index.js';
 
 const plan: JobPlan = { map: usualMap('transverse-cradle'), powerpack: 'cradle', route: 'under' };
@@ -39,6 +41,33 @@ describe('a plan changed under a job', () => {
     ]);
     const elsewhere: JobPlan = { ...plan, map: applyEdit(plan.map, { kind: 'remove-connection', id: counted }) };
     expect(lostBy(state, elsewhere).join(' ')).toMatch(/has been counted already; it has to stay on the map/);
+  });
+
+  it('keeps a circuit that a fill was planned for, and names what it would lose', () => {
+    const state = then(out, { kind: 'fill-planned', circuit: 'coolant', freezingC: -25 });
+    const without = (changes: Partial<typeof smallMap>) => lostBy(state, smallPlanWith(changes));
+    const connections = smallMap.connections.map(({ circuit: _circuit, ...one }) => one);
+    expect(without({ connections, circuits: [] })).toContain(
+      'Coolant has been planned to be filled already; it has to stay on the map.',
+    );
+    expect(without({ connections, circuits: [] })).toContain(
+      '“Drain the coolant” is recorded already; it has to stay in the plan.',
+    );
+    expect(without({})).toEqual([]);
+  });
+
+  it('lets go what was taken back', () => {
+    const first = upTo(20).entries.find(
+      (entry) =>
+        entry.kind === 'operation-done' && entry.operation.startsWith('open:') && !/battery/.test(entry.operation),
+    );
+    if (first?.kind !== 'operation-done') throw new Error('Nobody opened a joint.');
+    const last = upTo(upTo(20).entries.indexOf(first) + 1);
+    const id = first.operation.slice('open:'.length);
+    const without: JobPlan = { ...plan, map: applyEdit(plan.map, { kind: 'remove-connection', id }) };
+    expect(lostBy(last, without)).not.toEqual([]);
+    const back = write(last, record({ kind: 'corrected', corrects: first.id, reason: 'Another one' }));
+    expect(lostBy(back, without)).toEqual([]);
   });
 
   it('never loses what is recorded when it is let through', () => {
