@@ -14,7 +14,7 @@ import {
   surveyMachine,
   workedByCrew,
 } from './shed';
-import { open, test } from './tablet';
+import { open, reachOf, test } from './tablet';
 
 const LONG = 'x'.repeat(2_001);
 
@@ -39,13 +39,14 @@ test.describe('on a device of its own', () => {
 });
 
 test('the survey keeps everything when the server is gone, and sends it once', async ({ page }) => {
+  const server = await reachOf(page);
   await open(page, '/survey');
   await surveyMachine(page, /Small utility machine/, /Up off the deck/);
   await nameJob(page, 'Marram Tug', 'Tug: sent once', 'Ines');
-  await page.route('**/api/jobs', (route) => route.abort());
+  server.away();
   await page.getByRole('button', { name: 'Work out the plan' }).click();
   await expect(page.getByText(/server does not answer.*still here/)).toBeVisible();
-  await page.unroute('**/api/jobs');
+  server.back();
   await page.getByRole('button', { name: 'Work out the plan' }).click();
   await expect(page).toHaveURL(/\/plan$/);
 });

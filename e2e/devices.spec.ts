@@ -4,7 +4,7 @@ import { applyEdit } from '@brisk/core/map-edit';
 import { expect } from '@playwright/test';
 import { violations } from './axe';
 import { beginJob, copyOfDemoJob, hand } from './shed';
-import { open, test } from './tablet';
+import { open, reachOf, test } from './tablet';
 
 interface Ledger {
   readonly entries: readonly {
@@ -21,9 +21,10 @@ test('what is recorded while the server is gone is kept over a reload of the vie
 }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
   const before = ((await (await request.get(`/api/jobs/${job}/ledger`)).json()) as Ledger).entries.length;
+  const server = await reachOf(page);
   await open(page, `/jobs/${job}/strip`);
   const first = (await hand(page).getByRole('heading', { level: 1 }).textContent()) ?? '';
-  await page.route('**/api/**', (route) => route.abort());
+  server.away();
   await hand(page).locator('button.done').click();
   await expect(hand(page).getByRole('heading', { level: 1 })).not.toHaveText(first);
   const line = page.getByRole('contentinfo', { name: 'Hold line' });
@@ -34,7 +35,7 @@ test('what is recorded while the server is gone is kept over a reload of the vie
   await expect(line).toContainText(`${kept} kept on this device`);
   await expect(hand(page).getByRole('heading', { level: 1 })).not.toHaveText(first);
 
-  await page.unroute('**/api/**');
+  server.back();
   await expect
     .poll(async () =>
       ((await (await request.get(`/api/jobs/${job}/ledger?after=${before}`)).json()) as Ledger).entries.map(
@@ -81,9 +82,10 @@ test('of a step both devices did, the slower one is told that it is finished and
   request,
 }) => {
   const job = await beginJob(request, 'Same step');
+  const server = await reachOf(slow);
   await open(slow, `/jobs/${job}/strip`);
   await expect(hand(slow)).toBeVisible();
-  await slow.route('**/api/**', (route) => route.abort());
+  server.away();
   await hand(slow).locator('button.done').click();
   await expect(slow.getByRole('contentinfo', { name: 'Hold line' })).toContainText('kept on this device');
   await request.post(`/api/jobs/${job}/ledger`, {
@@ -95,7 +97,7 @@ test('of a step both devices did, the slower one is told that it is finished and
       ].map((body) => ({ id: crypto.randomUUID(), at: new Date().toISOString(), by: 'Tobias', ...body })),
     },
   });
-  await slow.unroute('**/api/**');
+  server.back();
   await expect(slow.getByRole('alert').filter({ hasText: 'held up' })).toContainText('finished already', {
     timeout: 20_000,
   });
@@ -118,9 +120,10 @@ test('what the map lost while a device was away is held up by name, and all the 
   request,
 }) => {
   const id = await copyOfDemoJob(request, 'Minibus');
+  const server = await reachOf(page);
   await open(page, `/jobs/${id}/strip`);
   const title = (await hand(page).getByRole('heading', { level: 1 }).textContent()) ?? '';
-  await page.route('**/api/**', (route) => route.abort());
+  server.away();
   await page.keyboard.press('b');
   await hand(page).locator('button.done').click();
   await expect(hand(page).getByRole('heading', { level: 1 })).not.toHaveText(title);
@@ -134,7 +137,7 @@ test('what the map lost while a device was away is held up by name, and all the 
   });
   expect(answer.status(), await answer.text()).toBe(200);
 
-  await page.unroute('**/api/**');
+  server.back();
   const held = page.getByRole('alert').filter({ hasText: 'held up' });
   await expect(held).toContainText('until you say what becomes of it', { timeout: 15_000 });
   await held.getByRole('button', { name: /held up/ }).click();

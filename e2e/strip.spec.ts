@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import sharp from 'sharp';
 import { beginJob, copyOfDemoJob, hand } from './shed';
-import { open, test } from './tablet';
+import { open, reachOf, test } from './tablet';
 
 interface Entry {
   readonly id: string;
@@ -103,15 +103,16 @@ test('a file that is no picture, or half of one, is told and nothing is lost', a
 
 test('a photo taken while the server is away is kept on the device and sent later', async ({ page, request }) => {
   const job = await beginJob(request, 'Away');
+  const server = await reachOf(page);
   await open(page, `/jobs/${job}/strip`);
   await expect(hand(page)).toBeVisible();
-  await page.route('**/api/**', (route) => route.abort());
+  server.away();
   const small = await sharp({ create: { width: 300, height: 200, channels: 3, background: '#338' } })
     .jpeg()
     .toBuffer();
   await pick(page, { name: 'a.jpg', mimeType: 'image/jpeg', buffer: small });
   await expect(page.getByRole('contentinfo', { name: 'Hold line' })).toContainText('1 kept on this device');
-  await page.unroute('**/api/**');
+  server.back();
   await page.reload();
   await expect.poll(async () => (await entriesOf(request, job)).length, { timeout: 20_000 }).toBe(1);
   const photo = String((await entriesOf(request, job))[0]?.['photo']);
@@ -153,10 +154,11 @@ test('two devices that count into the same bag lose nothing: the slower one is t
   request,
 }) => {
   const job = await copyOfDemoJob(request, 'Minibus');
+  const server = await reachOf(slow);
   await open(slow, `/jobs/${job}/strip?hand=open:heater-feed`);
   await expect(hand(slow)).toContainText('heater feed hose');
   const number = Number(await hand(slow).locator('bl-keeping-choice .figure').textContent());
-  await slow.route('**/api/**', (route) => route.abort());
+  server.away();
   await hand(slow).locator('button.done').click();
   await write(request, job, {
     kind: 'fasteners-counted',
@@ -166,7 +168,7 @@ test('two devices that count into the same bag lose nothing: the slower one is t
     bag: number,
     kept: 'bag',
   });
-  await slow.unroute('**/api/**');
+  server.back();
   const told = slow.getByRole('alert').filter({ hasText: 'The number was taken' });
   await expect(told).toContainText(`Write ${number + 1} on the bag of the heater feed hose`, { timeout: 20_000 });
   await slow.getByRole('button', { name: 'I have changed the label' }).click();

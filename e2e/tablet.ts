@@ -31,6 +31,22 @@ export async function open(page: Page, address: string): Promise<void> {
   if (!arrived) throw new Error(`Still at ${page.url()}, and not at ${address}.`);
 }
 
+/** The server as a tablet has it: out of reach from `away` to `back`. */
+export interface Reach {
+  readonly away: () => void;
+  readonly back: () => void;
+}
+
+/**
+ * Lets a test take the server away from `page`. Asked for before the page is opened: a request that begins just as its ways
+ * are laid anew slips through.
+ */
+export async function reachOf(page: Page): Promise<Reach> {
+  let isAway = false;
+  await page.route('**/api/**', (route) => (isAway ? route.abort() : route.continue()));
+  return { away: () => void (isAway = true), back: () => void (isAway = false) };
+}
+
 /** Lays the tablet aside as the next wants to find it; false where something on it stands in the way. */
 async function laidAside(page: Page): Promise<boolean> {
   try {
