@@ -65,6 +65,18 @@ describe('a reading held against a home', () => {
       expect(fit(bolt).evidence).toBeGreaterThan(-6);
   });
 
+  it('weighs a reading by how near it is, a share of mistakes among them', () => {
+    // Dead on: (0.98 × density of a spread of 0.09 mm + 0.02 of 20 mm) against one in 20 mm.
+    const density = 1 / (0.09 * Math.sqrt(2 * Math.PI));
+    expect(fit({ diameterMm: 8 * 0.986 }).evidence).toBeCloseTo(Math.log((0.98 * density + 0.02 / 20) * 20), 9);
+    expect(fit({ diameterMm: 8 * 0.986 + 0.09 }).evidence).toBeCloseTo(
+      Math.log((0.98 * density * Math.exp(-0.5) + 0.02 / 20) * 20),
+      9,
+    );
+    expect(fit({ form: 'bolt' }).evidence).toBeCloseTo(Math.log(0.99 * 9), 9);
+    expect(fit({ form: 'nut' }).evidence).toBeCloseTo(Math.log((0.01 / 8) * 9), 9);
+  });
+
   it('adds up what each reading says', () => {
     const each = [{ diameterMm: 7.9 }, { lengthMm: 25 }, { drive: 'hex' as const }, { flanged: false }];
     const together = fit(Object.assign({}, ...each) as MeasuredBolt).evidence;

@@ -59,6 +59,7 @@ describe('what a fastener is called', () => {
   it('is said again with all that is known of it', () => {
     expect(specWords(readFastener('M8 nut, 13 mm'))).toBe('M8×1.25 nut, 13 mm');
     expect(specWords(readFastener('push clip'))).toBe('clip');
+    expect(specWords({ form: 'bolt', drive: 'star', also: [] })).toBe('');
     expect(specWords(readFastener('M6×1.0 × 25, T30, 10.9'))).toBe('M6×1.0 × 25, T30, 10.9');
   });
 });
