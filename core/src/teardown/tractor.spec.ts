@@ -1,4 +1,5 @@
 import { RULES_NOW, type ConnectionMap, type JobPlan } from '../connection-map/index.js';
+import { chore, minutes, step } from '../layouts/author.js';
 import { tractorMap, tractorPlan } from '../testing/tractor-map.js';
 import { teardownOf, type Precedence } from './index.js';
 
@@ -119,22 +120,14 @@ describe('the way out of a small machine, step by step', () => {
   });
 
   it('leaves what only waits, and who signs, where a bonnet is still on', () => {
-    const soak = {
-      id: 'soak',
-      half: 'out',
-      wait: true,
-      why: 'So.',
-      title: 'Let it soak',
-      station: 'bay-top',
-      height: 'either',
-      hands: 1,
-      tools: [],
-      minutes: { low: 1, likely: 1, high: 1 },
-      cautions: [],
-      after: [],
-      before: [{ holdPoint: 'pre-lift' }],
-    } as const;
-    const work = teardownOf(withMap({ chores: [soak, { ...soak, id: 'wipe', wait: false }] }));
+    const inTheBay = (id: string, wait: boolean) =>
+      chore(
+        id,
+        'out',
+        { ...step({ title: id, station: 'bay-top', minutes: minutes(1, 1, 1) }), wait },
+        { why: 'So.', after: [], before: [{ holdPoint: 'pre-lift' }] },
+      );
+    const work = teardownOf(withMap({ chores: [inTheBay('soak', true), inTheBay('wipe', false)] }));
     const under = linesOf(work.precedence, 'safety').filter((one) => one.includes('under it'));
     expect(under.map((one) => one.split(':').slice(0, 3).join(':'))).toEqual([
       'remove:cover > do:wipe',
