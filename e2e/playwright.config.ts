@@ -1,7 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
 const port = 4391;
-const OWN_SERVER = /(process|people|offline)\.spec\.ts$/;
+const OWN_SERVER = /(process|people|offline|lines)\.spec\.ts$/;
 
 export default defineConfig({
   testDir: '.',

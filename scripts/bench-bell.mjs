@@ -29,7 +29,7 @@ async function send(method, path, body) {
 
 /** Listens to the bell of `job` as a page does, and tells `seen` of each entry it has fetched. */
 async function device(job, signal, seen) {
-  const bell = await fetch(`${address}/api/jobs/${job}/bell`, { signal });
+  const bell = await fetch(`${address}/api/bell`, { signal });
   const words = new globalThis.TextDecoder();
   let position = 0;
   let text = '';
@@ -38,7 +38,7 @@ async function device(job, signal, seen) {
       text += words.decode(bytes, { stream: true });
       const events = text.split('\n\n');
       text = events.pop() ?? '';
-      if (!events.some((event) => event.includes('data: '))) continue;
+      if (!events.some((event) => event.includes(job))) continue;
       const tail = await fetch(`${address}/api/jobs/${job}/ledger?after=${position}`, { signal });
       for (const entry of (await tail.json()).entries) {
         position += 1;

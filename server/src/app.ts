@@ -15,6 +15,7 @@ import { answerProblem, nothingHere, ProblemError } from './http/problem.js';
 import { isLocal, security } from './http/security.js';
 import { webFiles } from './http/web-files.js';
 import { houseRoutes } from './house/routes.js';
+import { bellRoutes } from './jobs/bell-routes.js';
 import { JobCards } from './jobs/job-cards.js';
 import { JobStore } from './jobs/job-store.js';
 import { jobRoutes } from './jobs/routes.js';
@@ -126,12 +127,11 @@ export function appOf({
       photos,
       literature,
       background,
-      people,
       spareOf,
       incoming: incomingFolder,
       now,
-      closing,
     }),
+    bellRoutes({ store: jobs, people, now, closing }),
     runSheetRoutes(jobs, shop, background, now),
     shopRoutes(shop, background, (rack) => usesOf(database, rack)),
     photoRoutes(photos),

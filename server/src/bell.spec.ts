@@ -1,7 +1,12 @@
 import { randomUUID } from 'node:crypto';
+import type { AddressInfo } from 'node:net';
+import express from 'express';
 import { Bell } from './jobs/bell.js';
+import { bellRoutes } from './jobs/bell-routes.js';
+import type { JobStore } from './jobs/job-store.js';
 import { WhoIsHere } from './jobs/who-is-here.js';
-import { eventsFrom, eventsUntil } from './testing/events.js';
+import type { PeopleStore } from './people/people-store.js';
+import { eventsFrom, eventsUntil, type SentEvent } from './testing/events.js';
 import { entry, TestServer } from './testing/test-server.js';
 
 let server: TestServer;
@@ -10,50 +15,52 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const bell = (job: string) => `${server.address}/api/jobs/${job}/bell`;
+const bell = () => `${server.address}/api/bell`;
 const noted = (text: string) => entry({ kind: 'noted', text });
+/** Where `job` stands, by what was sent. */
+const positionsOf = (job: string, sent: readonly SentEvent[]) =>
+  sent.filter(({ data }) => data['job'] === job).map(({ data }) => data['position']);
+const soon = () => new Promise((later) => setTimeout(later, 150));
 
-describe('the bell of a job', () => {
-  it('rings at once with where it stands, and soon after each write, whoever wrote', async () => {
-    const job = await server.begin();
-    const [first] = await eventsFrom(bell(job), 1);
-    expect(first?.data).toEqual({ position: 0, revision: 1, here: [] });
-    const heard = eventsUntil(bell(job), (sent) => sent.some(({ data }) => data['position'] === 3));
-    await server.append(job, 0, [noted('One')]);
-    await server.append(job, 1, [noted('Two'), noted('Three')]);
-    const rings = (await heard).map(({ data }) => data['position']);
-    expect(rings.at(-1)).toBe(3);
-    // What is written in one go rings once.
-    expect(rings).not.toContain(2);
-  });
-
-  it('is not heard of another job, and not rung by a write that was refused', async () => {
+describe('the bell of the shop', () => {
+  it('rings soon after each write to any job, whoever wrote, and not for a write that was refused', async () => {
     const [one, other] = [await server.begin(), await server.begin()];
-    const heard = eventsUntil(bell(one), (sent) => sent.some(({ data }) => data['position'] === 1));
+    const heard = eventsUntil(bell(), (sent) => positionsOf(one, sent).includes(3));
+    await soon();
+    await server.append(one, 0, [noted('One')]);
     await server.append(other, 0, [noted('There')]);
     expect((await server.append(one, 7, [noted('Too far')])).status).toBe(409);
-    await server.append(one, 0, [noted('Here')]);
-    expect((await heard).map(({ data }) => data['position'])).not.toContain(7);
+    await server.append(one, 1, [noted('Two'), noted('Three')]);
+    const rings = await heard;
+    // What is written in one go rings once.
+    expect(positionsOf(one, rings)).not.toContain(2);
+    expect(positionsOf(one, rings)).not.toContain(7);
+    expect(positionsOf(other, rings)).toEqual([1]);
   });
 
-  it('of a job that is not here is refused in words', async () => {
-    const answer = await server.get(`/api/jobs/${randomUUID()}/bell`);
-    expect(answer.status).toBe(404);
+  it('ends a line that is old, so that whoever has gone without a word holds none', async () => {
+    const app = express();
+    const parts = { store: { bell: new Bell() } as JobStore, people: {} as PeopleStore, now: () => new Date() };
+    app.use('/api', bellRoutes({ ...parts, closing: () => false, lineLastsMs: 50 }).router);
+    const listening = app.listen(0);
+    const { port } = listening.address() as AddressInfo;
+    const answer = await fetch(`http://127.0.0.1:${port}/api/bell`);
+    expect(await answer.text()).toMatch(/^retry: \d+\n\nevent: beat\n/);
+    listening.close();
   });
 
   it('lets go of who has gone', () => {
     const rings = new Bell();
     const heard: string[] = [];
-    const one = rings.listen('a', () => heard.push('one'));
-    const other = rings.listen('a', () => heard.push('other'));
+    const one = rings.listen((job) => heard.push(`one ${job}`));
+    const other = rings.listen((job) => heard.push(`other ${job}`));
     rings.ring('a');
     one();
     one();
     rings.ring('a');
     other();
-    rings.ring('a');
     rings.ring('b');
-    expect(heard).toEqual(['one', 'other', 'other']);
+    expect(heard).toEqual(['one a', 'other a', 'other a']);
   });
 });
 
@@ -62,18 +69,20 @@ describe('who is at a job', () => {
     const job = await server.begin();
     const page = randomUUID();
     const at = `/api/jobs/${job}/here`;
-    const heard = eventsFrom(`${server.address}/api/jobs/${job}/bell`, 4);
-    const wait = () => new Promise((soon) => setTimeout(soon, 150));
-    await wait();
+    const heard = eventsFrom(bell(), 3);
+    await soon();
     expect((await server.post(at, { page, by: 'Ines' })).status).toBe(204);
-    await wait();
+    await soon();
     // Said again, it is no news.
     await server.post(at, { page, by: 'Ines' });
     await server.post(at, { page, by: 'Ines', step: 'open:battery-negative' });
-    await wait();
+    await soon();
+    // Who begins to listen now is told who is there.
+    const [first] = await eventsFrom(bell(), 1);
+    expect(first?.data['here']).toEqual([{ page, by: 'Ines', step: 'open:battery-negative' }]);
     await fetch(`${server.address}${at}/${page}`, { method: 'DELETE' });
     const here = (await heard).map(({ data }) => data['here']);
-    expect(here).toEqual([[], [{ page, by: 'Ines' }], [{ page, by: 'Ines', step: 'open:battery-negative' }], []]);
+    expect(here).toEqual([[{ page, by: 'Ines' }], [{ page, by: 'Ines', step: 'open:battery-negative' }], []]);
   });
 
   it('is refused where it is no page, nobody, or no job', async () => {

@@ -259,13 +259,12 @@ describe('the bell of who was put out', () => {
     const lead = await withRuth();
     await added(lead, person('Ines', 'crew'));
     const ines = await signedIn('Ines');
-    const job = await begun(ines);
-    const line = await fetch(`${server.address}/api/jobs/${job}/bell`, { headers: ines });
+    const line = await fetch(`${server.address}/api/bell`, { headers: ines });
     const people = (await server.get<readonly Person[]>('/api/people', lead)).body;
     const id = people.find(({ name }) => name === 'Ines')?.id;
     expect((await server.put(`/api/people/${id}`, { out: true }, lead)).status).toBe(200);
     // It comes to its end by itself; else this would wait for ever.
-    expect(await line.text()).toContain('"position":0');
-    expect((await fetch(`${server.address}/api/jobs/${job}/bell`, { headers: ines })).status).toBe(401);
+    expect(await line.text()).toContain('event: beat');
+    expect((await fetch(`${server.address}/api/bell`, { headers: ines })).status).toBe(401);
   });
 });

@@ -1,19 +1,14 @@
-/** Rings for whoever listens to a job as soon as something was written to it. */
+/** Rings for whoever listens as soon as something was written to a job. */
 export class Bell {
-  readonly #listeners = new Map<string, Set<() => void>>();
+  readonly #listeners = new Set<(job: string) => void>();
 
-  /** Calls `tell` whenever something was written to `job`, until what is returned is called. */
-  listen(job: string, tell: () => void): () => void {
-    const listeners = this.#listeners.get(job) ?? new Set();
-    this.#listeners.set(job, listeners);
-    listeners.add(tell);
-    return () => {
-      listeners.delete(tell);
-      if (listeners.size === 0 && this.#listeners.get(job) === listeners) this.#listeners.delete(job);
-    };
+  /** Calls `tell` with the job whenever something was written to one, until what is returned is called. */
+  listen(tell: (job: string) => void): () => void {
+    this.#listeners.add(tell);
+    return () => void this.#listeners.delete(tell);
   }
 
   ring(job: string): void {
-    for (const tell of this.#listeners.get(job) ?? []) tell();
+    for (const tell of this.#listeners) tell(job);
   }
 }

@@ -44,13 +44,11 @@ export const deleteJobsHere: Json = {
   responses: { 204: { description: 'The others know.' } },
 };
 
-export const getJobsBell: Json = {
+export const getBell: Json = {
   summary:
-    'Rings as server-sent events, at once and whenever something is written: { position, revision, here }, where ledger and planning stand and who is at which step. What is new is fetched as ever',
-  parameters: [jobParameter],
+    'The bell of the shop as server-sent events: { job, position, revision, here } whenever something is written to a job, where its ledger and planning stand and who is at which step; an event called beat every so often. A line is ended after a minute and asked for again. What is new is fetched as ever',
   responses: {
     200: { description: 'Rings until nobody listens.', content: { 'text/event-stream': {} } },
-    404: problem('No such job.'),
     429: problem('Too many listen already.'),
   },
 };

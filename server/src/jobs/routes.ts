@@ -10,7 +10,6 @@ import {
   type PutRightFrom,
 } from '@brisk/contracts/job';
 import { revisionOf } from '@brisk/contracts/revision';
-import { hereSchema } from '@brisk/contracts/here';
 import type { ShopTemplate } from '@brisk/contracts/shop';
 import { MapError } from '@brisk/core/connection-map';
 import { completed, compose, isOption, TEMPLATES, templateOf, usualMap } from '@brisk/core/layouts';
@@ -36,12 +35,10 @@ import {
   withBodyInFile,
 } from '../http/body.js';
 import { apiRouter, type ApiRouter } from '../http/api-router.js';
-import { beginEvents, sendEvent } from '../http/event-stream.js';
 import { BUNDLES_A_MINUTE, perMinute } from '../http/limits.js';
 import { badInput, ProblemError } from '../http/problem.js';
 import type { LiteratureStore } from '../literature/literature-store.js';
 import { leadsOnly, refuseOthersNames, whoAsked } from '../people/guard.js';
-import type { PeopleStore } from '../people/people-store.js';
 import { photoFile } from '../photos/photo-file.js';
 import type { PhotoStore } from '../photos/photo-store.js';
 import type { ShopStore } from '../shop/shop-store.js';
@@ -51,21 +48,13 @@ import * as docs from './openapi.js';
 import type { ReadBundle } from './read-bundle.js';
 import { slices } from './slices.js';
 import { refuseUnworkable } from './workable.js';
-import { WhoIsHere } from './who-is-here.js';
 import { zipBundle } from './write-zip.js';
-
-/** Devices that listen for what is new, at once; so often each is told that the line is still there. */
-const MOST_LISTENING = 64;
-const STILL_HERE_MS = 2_000;
-/** A job that cannot be read now is told of when it is asked for. */
-const noMatter = () => undefined;
 
 /** What the routes of jobs work with. */
 export interface JobParts {
   readonly store: JobStore;
   readonly cards: JobCards;
   readonly shop: ShopStore;
-  readonly people: PeopleStore;
   readonly photos: PhotoStore;
   readonly literature: LiteratureStore;
   readonly background: InBackground;
@@ -74,8 +63,6 @@ export interface JobParts {
   /** Where a file stays while it is looked at, on the disk of the photos. */
   readonly incoming: string;
   readonly now: () => Date;
-  /** Turns true when the server is about to stop. */
-  readonly closing: () => boolean;
 }
 
 /** Worked out when somebody first asks for them: they are the same as long as the server runs. */
@@ -86,18 +73,14 @@ export function jobRoutes({
   store,
   cards,
   shop,
-  people,
   photos,
   literature,
   background,
   spareOf,
   incoming,
   now,
-  closing,
 }: JobParts): ApiRouter {
   const api = apiRouter();
-  let listening = 0;
-  const here = new WhoIsHere(now);
 
   api.get('/layouts', docs.getLayouts, (_request, response) => {
     summaries ??= TEMPLATES.map(({ layout }) => summaryOfLayout(layout));
@@ -134,59 +117,6 @@ export function jobRoutes({
     const { job, entries } = await store.withLedger(jobIn(request), after);
     const tail: LedgerTail = { entries, revision: revisionOf(job) };
     response.json(tail);
-  });
-
-  api.get('/jobs/:job/bell', docs.getJobsBell, async (request, response) => {
-    const id = request.params.job;
-    await store.read(id);
-    // Who has gone meanwhile is not waited for: nothing would say once more that he has.
-    if (response.destroyed) return;
-    if (listening >= MOST_LISTENING)
-      throw new ProblemError('too-often', 'So many devices listen already. What is new is fetched every few seconds.');
-    let heard = '';
-    let heardHere = '[]';
-    const ring = () =>
-      void store.read(id).then(({ job, state }) => {
-        const now = { position: state.position, revision: revisionOf(job), here: here.at(id) };
-        const said = JSON.stringify(now);
-        // What is written in one go rings once.
-        if (said !== heard && !response.writableEnded) sendEvent(response, `${now.revision}-${now.position}`, now);
-        heard = said;
-        heardHere = JSON.stringify(now.here);
-      }, noMatter);
-    const deaf = store.bell.listen(id, ring);
-    listening += 1;
-    beginEvents(response);
-    ring();
-    const who = whoAsked(response);
-    const stillHere = async () => {
-      // Who was put out meanwhile hears nothing more.
-      if (closing() || (who && !(await people.isSomebodyAt(who.device)))) response.end();
-      else response.write(': here\n\n');
-      // Who fell silent is told as gone, though nobody wrote.
-      if (JSON.stringify(here.at(id)) !== heardHere) ring();
-    };
-    const timer = setInterval(() => void stillHere().catch(noMatter), STILL_HERE_MS);
-    response.on('close', () => {
-      clearInterval(timer);
-      deaf();
-      listening -= 1;
-    });
-  });
-
-  api.post('/jobs/:job/here', docs.postJobsHere, ...jsonBody(LARGEST_BODY), async (request, response) => {
-    const id = jobIn(request);
-    const said = bodyOf(hereSchema, request);
-    await store.read(id);
-    const by = whoAsked(response)?.me?.name ?? said.by;
-    if (here.say(id, { ...said, by })) store.bell.ring(id);
-    response.status(204).end();
-  });
-
-  api.delete('/jobs/:job/here/:page', docs.deleteJobsHere, (request, response) => {
-    const id = jobIn(request);
-    if (here.gone(id, String(request.params.page))) store.bell.ring(id);
-    response.status(204).end();
   });
 
   api.post('/jobs/:job/ledger', docs.postJobsLedger, ...jsonBody(LARGEST_BODY), async (request, response) => {

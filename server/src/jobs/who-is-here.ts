@@ -29,6 +29,16 @@ export class WhoIsHere {
     return [...this.#current(job).values()].map(({ said }) => said);
   }
 
+  /** Where somebody is, with words that are others as soon as it is others. */
+  everywhere(): Readonly<Record<string, string>> {
+    return Object.fromEntries(
+      [...this.#jobs.keys()].flatMap((job) => {
+        const here = this.at(job);
+        return here.length > 0 ? [[job, JSON.stringify(here)]] : [];
+      }),
+    );
+  }
+
   #current(job: string): Map<string, { readonly said: HereNow; readonly atMs: number }> {
     const since = this.now().getTime() - 2 * SAID_EVERY_MS;
     const here = new Map([...(this.#jobs.get(job) ?? [])].filter(([, { atMs }]) => atMs > since));

@@ -22,7 +22,7 @@ import { ENDING_OF, type KeptLiterature, type LiteratureType } from '@brisk/core
 import { foldLedger, lostBy, replay, type LedgerEntry } from '@brisk/core/ledger';
 import { defer, of, type Observable, Subject } from 'rxjs';
 import type { Api } from '../app/api/api';
-import type { Ring } from '../app/api/bell-line';
+import type { Ring, ShopRing } from '../app/api/bell-line';
 import { FakeShop } from './fake-shop';
 import { held, problemAnswer } from './problem-answer';
 import { testJob } from './test-job';
@@ -133,6 +133,8 @@ export class FakeServer extends FakeShop implements Pick<Api, keyof Api> {
   bell(): Observable<Ring> {
     return this.rings;
   }
+
+  readonly shopBell = new Subject<ShopRing>();
 
   keepPhoto(picture: Blob): Observable<KeptPhoto> {
     return this.answer(() => {

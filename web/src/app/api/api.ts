@@ -25,8 +25,8 @@ import type { InspectionSheet } from '@brisk/core/donor';
 import type { OwnKnowledge } from '@brisk/core/diagnosis';
 import type { HouseKnowledge } from '@brisk/core/house';
 import type { KeptLiterature, LiteratureType } from '@brisk/core/literature';
-import type { Observable } from 'rxjs';
-import { bellOf, type Ring } from './bell-line';
+import { filter, share, type Observable } from 'rxjs';
+import { bellOfTheShop, type Ring } from './bell-line';
 
 /** How files of the literature are named to the server, where the browser may not know. */
 const SENT_AS: Readonly<Partial<Record<LiteratureType, string>>> = { pdf: 'application/pdf', text: 'text/plain' };
@@ -155,7 +155,6 @@ export class Api {
     return this.http.put<Kept<OwnKnowledge>>('/api/trouble-knowledge', own);
   }
 
-  /** Rings whenever something is written to a job; never fails. */
   /** Says that somebody is at a job, and at which step. */
   here(job: string, now: HereNow): Observable<unknown> {
     return this.http.post(`/api/jobs/${encodeURIComponent(job)}/here`, now);
@@ -166,9 +165,13 @@ export class Api {
     return this.http.delete(`/api/jobs/${encodeURIComponent(job)}/here/${encodeURIComponent(page)}`);
   }
 
+  /** Rings whenever something is written to a job; never fails. */
   bell(job: string): Observable<Ring> {
-    return bellOf(job);
+    return this.shopBell.pipe(filter((ring) => typeof ring === 'string' || ring.job === job));
   }
+
+  /** Rings whenever something is written to any job; never fails. One line, however many listen. */
+  readonly shopBell = bellOfTheShop().pipe(share());
 
   house(job: string): Observable<HouseKnowledge> {
     return this.http.get<HouseKnowledge>(`/api/jobs/${encodeURIComponent(job)}/house`);

@@ -16,8 +16,8 @@ export interface LineWords {
 
 /**
  * Readings that come from `address` as server-sent events, until nobody listens; `readingIn` reads one, or gives nothing.
- * A line that is lost is taken up again by itself, from the reading after the last. Fails with {@link LineTrouble} when the
- * instrument is refused, stays silent or sends rubbish.
+ * A line that is lost is taken up again by itself, from the reading after the last; while nobody sees the page it rests. Fails
+ * with {@link LineTrouble} when the instrument is refused, stays silent or sends rubbish.
  */
 export function readingsFrom<Reading>(
   address: string,
@@ -25,23 +25,47 @@ export function readingsFrom<Reading>(
   words: LineWords,
 ): Observable<Reading> {
   return new Observable((listener) => {
-    const source = new EventSource(address);
+    let source: EventSource | undefined;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    let last = '';
     const silent = () => listener.error(new LineTrouble(words.silent));
-    let timer = setTimeout(silent, SILENT_MS);
-    source.onmessage = ({ data }) => {
+    const wait = () => {
       clearTimeout(timer);
       timer = setTimeout(silent, SILENT_MS);
-      const reading = readingIn(String(data));
-      if (reading) listener.next(reading);
-      else listener.error(new LineTrouble(words.rubbish));
     };
-    // The browser asks again by itself, unless it was sent away.
-    source.onerror = () => {
-      if (source.readyState === EventSource.CLOSED) silent();
-    };
-    return () => {
+    const rest = () => {
       clearTimeout(timer);
-      source.close();
+      source?.close();
+      source = undefined;
+    };
+    const listen = () => {
+      if (source) return;
+      // Past the service worker: a line that goes through it outlives its page.
+      const query = `ngsw-bypass=true${last === '' ? '' : `&after=${last}`}`;
+      source = new EventSource(`${address}${address.includes('?') ? '&' : '?'}${query}`);
+      wait();
+      source.onmessage = ({ data, lastEventId }) => {
+        wait();
+        last = lastEventId;
+        const reading = readingIn(String(data));
+        if (reading) listener.next(reading);
+        else listener.error(new LineTrouble(words.rubbish));
+      };
+      // The browser asks again by itself, unless it was sent away.
+      source.onerror = () => {
+        if (source?.readyState === EventSource.CLOSED) silent();
+      };
+    };
+    const look = () => (document.visibilityState === 'visible' ? listen() : rest());
+    look();
+    document.addEventListener('visibilitychange', look);
+    window.addEventListener('pagehide', rest);
+    window.addEventListener('pageshow', look);
+    return () => {
+      document.removeEventListener('visibilitychange', look);
+      window.removeEventListener('pagehide', rest);
+      window.removeEventListener('pageshow', look);
+      rest();
     };
   });
 }

@@ -46,7 +46,7 @@ describe('the line to the scale', () => {
 
   it('hands readings on until nobody listens', () => {
     const { heard, ears, source } = listen();
-    expect(source.address).toBe('/api/simulated-crane-scale?kg=300&mode=snag');
+    expect(source.address).toBe('/api/simulated-crane-scale?kg=300&mode=snag&ngsw-bypass=true');
     source.onmessage?.({ data: '{"kg":10,"atMs":0}' });
     source.onmessage?.({ data: '{"kg":20,"atMs":200}' });
     ears.unsubscribe();

@@ -27,6 +27,8 @@ import {
   merge,
   Subject,
   switchMap,
+  timeout,
+  TimeoutError,
   timer,
   type Observable,
 } from 'rxjs';
@@ -39,6 +41,7 @@ import { Lookout } from './lookout';
 import { OnlyHere } from './only-here';
 import { Outbox } from './outbox';
 import { Person } from './person';
+import { SendWatch } from './send-watch';
 import { ShedClock } from './shed-clock';
 
 /** How the desk stands with the server. */
@@ -46,6 +49,9 @@ export type Line = 'loading' | 'up' | 'gone' | 'missing';
 
 const SEND_REST_AFTER_MS = 10;
 const AT_ONCE = 100;
+/** An answer is waited for so long; then it is asked anew, in smaller bits. */
+const ANSWER_WITHIN_MS = 40_000;
+const WATCH_EVERY_MS = 2_000;
 /** Answers that will be the same however often it is sent. */
 const REFUSALS: ReadonlySet<ProblemKind> = new Set([
   'refused',
@@ -75,6 +81,7 @@ export class Desk {
   private readonly waiting = this.onlyHere.waiting;
   private readonly send = new Subject<void>();
   private readonly lookout = new Lookout(this.api);
+  private readonly sends = new SendWatch();
   /** Entries in a request that is under way; they can no longer be taken back without a correction. */
   private readonly sending = new Set<string>();
   /** How many go out together: one, from a refusal until all that waited then went out by themselves. */
@@ -89,6 +96,8 @@ export class Desk {
   readonly renumbered = signal<readonly LedgerEntry[]>([]);
   /** Who is at this job, on every device that says so. */
   readonly here = this.lookout.here.asReadonly();
+  /** That nothing gets through although something waits, for how long, and why. */
+  readonly stalled = this.sends.stalled.asReadonly();
   /** What went wrong last, for the person; empty when nothing did. */
   readonly trouble = signal('');
 
@@ -161,6 +170,9 @@ export class Desk {
         takeUntilDestroyed(),
       )
       .subscribe();
+    timer(0, WATCH_EVERY_MS)
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => this.sends.look(this.kept(), Date.now()));
   }
 
   /** Why `bodies` may not be recorded now, none when they may. */
@@ -338,8 +350,10 @@ export class Desk {
             .pipe(map(() => ({ entries: batch, revision: here })))
         : this.api.entriesAfter(asked, state.position);
     return fetched.pipe(
+      timeout(ANSWER_WITHIN_MS),
       switchMap(({ entries, revision }) => {
         this.sending.clear();
+        this.sends.moved();
         if (asked !== this.id) return EMPTY;
         this.line.set('up');
         if (revision > this.revision()) return defer(() => this.load(asked));
@@ -365,6 +379,8 @@ export class Desk {
 
   private afterFailure(error: unknown, asked: string, batch: readonly LedgerEntry[]): Observable<unknown> {
     if (asked !== this.id) return EMPTY;
+    this.sends.failed(error);
+    if (error instanceof TimeoutError) this.atOnce = Math.max(1, Math.floor(this.atOnce / 4));
     const kind = problemKind(error);
     if (kind === 'stale-position') return defer(() => this.load(asked));
     if (kind && REFUSALS.has(kind)) {

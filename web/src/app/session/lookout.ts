@@ -2,7 +2,7 @@ import { signal } from '@angular/core';
 import type { SomebodyHere } from '@brisk/contracts/here';
 import { filter, fromEvent, merge, Subject, switchMap, timer, type Observable } from 'rxjs';
 import type { Api } from '../api/api';
-import type { Ring } from '../api/bell-line';
+import { DEAD_AFTER_MS, type Ring } from '../api/bell-line';
 
 /** Without the bell somebody looks so often; with it, only so often, in case it was not heard. */
 const LOOK_EVERY_MS = 4_000;
@@ -20,8 +20,8 @@ export interface Has {
 /** Looks out for what others record on a job: by its bell, and every so often in case that is not heard. */
 export class Lookout {
   private readonly bellOf = new Subject<string>();
-  /** Whether the bell is heard. */
-  private hears = false;
+  /** When the bell was heard last; absent where its line is lost. */
+  private heardAt: number | undefined;
   private lookedAt = 0;
   /** Who is at this job, on every device that says so. */
   readonly here = signal<readonly SomebodyHere[]>([]);
@@ -30,7 +30,7 @@ export class Lookout {
 
   /** Listens to the bell of job `id`, and to no other. */
   listenTo(id: string): void {
-    this.hears = false;
+    this.heardAt = undefined;
     this.here.set([]);
     this.bellOf.next(id);
   }
@@ -51,15 +51,19 @@ export class Lookout {
 
   /** Whether what the server has is not what this device has. */
   private isNews(ring: Ring, has: Has): boolean {
-    this.hears = ring !== 'lost';
-    this.here.set(ring === 'lost' ? [] : (ring.here ?? []));
-    return ring === 'lost' || !has.up || has.position !== ring.position || has.revision !== ring.revision;
+    this.heardAt = ring === 'lost' ? undefined : Date.now();
+    if (ring === 'beat') return !has.up;
+    if (ring === 'lost') this.here.set([]);
+    if (typeof ring === 'string') return true;
+    this.here.set(ring.here ?? []);
+    return !has.up || has.position !== ring.position || has.revision !== ring.revision;
   }
 
   /** Who hears the bell looks seldom by himself; who does not, or has lost the server, every few seconds. */
   private isTimeToLook({ up }: Has): boolean {
     const now = Date.now();
-    if (this.hears && up && now - this.lookedAt < LOOK_WITH_BELL_MS) return false;
+    const hears = this.heardAt !== undefined && now - this.heardAt < DEAD_AFTER_MS;
+    if (hears && up && now - this.lookedAt < LOOK_WITH_BELL_MS) return false;
     this.lookedAt = now;
     return true;
   }

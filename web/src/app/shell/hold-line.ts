@@ -33,6 +33,7 @@ import { PhotoBox } from '../photos/photo-box';
 
 /** A clock is off by years or by minutes. */
 const SPAN: DurationUnit[] = ['years', 'months', 'days', 'hours', 'minutes'];
+const UNDER_A_MINUTE: DurationUnit[] = ['seconds'];
 
 /** The line along the bottom of an open job: what still holds the powerpack, what is in force, who is on it. */
 @Component({
@@ -114,7 +115,9 @@ export class HoldLine {
   }
 
   protected span(minutes: number): string {
-    return formatDuration(intervalToDuration({ start: 0, end: Math.abs(minutes) * 60_000 }), { format: SPAN });
+    return formatDuration(intervalToDuration({ start: 0, end: Math.abs(minutes) * 60_000 }), {
+      format: Math.abs(minutes) < 1 ? UNDER_A_MINUTE : SPAN,
+    });
   }
 
   /** How the machine stands, read through by who goes, for who comes. */

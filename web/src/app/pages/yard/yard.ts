@@ -12,7 +12,7 @@ import type { JobSummary } from '@brisk/contracts/job';
 import { lookDue } from '@brisk/core/second-looks';
 import { STOPS, STOP_WORDS } from '@brisk/core/stops';
 import { duration, several } from '@brisk/core/words';
-import { catchError, EMPTY, exhaustMap, firstValueFrom, Subject, timer, merge } from 'rxjs';
+import { catchError, EMPTY, exhaustMap, filter, firstValueFrom, fromEvent, merge, Subject, throttleTime, timer } from 'rxjs';
 import { format, isValid, parseISO } from 'date-fns';
 import { BackupLine } from './backup-line';
 import { FileKey } from '../../ui/file-key';
@@ -23,7 +23,9 @@ import { Door } from '../../session/door';
 import { Night } from '../../session/night';
 import { OpenShop } from '../../shell/open-shop';
 
+/** What is written rings; the clock is for what changes without a word, and for a bell that is not heard. */
 const LOOK_EVERY_MS = 10_000;
+const LOOK_AT_MOST_MS = 1_000;
 
 /** Every job with its place on the journey, its next step and what blocks it. */
 @Component({
@@ -78,7 +80,12 @@ export class Yard {
   );
 
   constructor() {
-    merge(this.again, timer(0, LOOK_EVERY_MS))
+    const visible = () => document.visibilityState === 'visible';
+    const written = this.api.shopBell.pipe(
+      filter((ring) => ring !== 'beat' && ring !== 'lost'),
+      throttleTime(LOOK_AT_MOST_MS, undefined, { leading: true, trailing: true }),
+    );
+    merge(this.again, written, timer(0, LOOK_EVERY_MS).pipe(filter(visible)), fromEvent(document, 'visibilitychange').pipe(filter(visible)))
       .pipe(
         exhaustMap(() =>
           this.api.jobs().pipe(
