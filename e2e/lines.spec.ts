@@ -72,9 +72,11 @@ for (const [how, port, tls] of [
         for (let opened = 0; opened < 15; opened += 1) {
           await page.getByRole('link', { name: 'Yard' }).first().click();
           await page.getByRole('link', { name: /Again and again/ }).first().click();
-          await shown(page);
+          await expect(page.getByRole('contentinfo', { name: 'Hold line' })).toBeVisible({ timeout: SHOWN_WITHIN_MS });
         }
         expect(await linesOf(page)).toBe(1);
+        await page.goto(`/jobs/${job}/strip`);
+        await shown(page);
       });
       await test.step('in five tabs, which share one line', async () => {
         const tabs = [page];
