@@ -7,6 +7,7 @@ import {
 import { MAT_BUTTON_TOGGLE_DEFAULT_OPTIONS } from '@angular/material/button-toggle';
 import { ErrorStateMatcher } from '@angular/material/core';
 import { MAT_FORM_FIELD_DEFAULT_OPTIONS } from '@angular/material/form-field';
+import { MAT_SNACK_BAR_DEFAULT_OPTIONS } from '@angular/material/snack-bar';
 import { MediaMatcher } from '@angular/cdk/layout';
 import { ɵSharedStylesHost as SharedStylesHost } from '@angular/platform-browser';
 import { provideServiceWorker } from '@angular/service-worker';
@@ -32,6 +33,8 @@ export const appConfig: ApplicationConfig = {
     { provide: ErrorStateMatcher, useClass: WhenSent },
     { provide: TitleStrategy, useClass: ViewTitle },
     { provide: MAT_BUTTON_TOGGLE_DEFAULT_OPTIONS, useValue: { hideSingleSelectionIndicator: true } },
+    // At the top: keys stand at the bottom, and “Undo” is never where “Done” was.
+    { provide: MAT_SNACK_BAR_DEFAULT_OPTIONS, useValue: { verticalPosition: 'top', horizontalPosition: 'end' } },
     { provide: MAT_FORM_FIELD_DEFAULT_OPTIONS, useValue: { appearance: 'outline', subscriptSizing: 'dynamic' } },
   ],
 };

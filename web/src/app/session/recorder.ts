@@ -24,7 +24,7 @@ export class Recorder {
       return false;
     }
     this.bar
-      .open(done, 'Undo', { duration: 7_000 })
+      .open(done, 'Undo', { duration: 7_000, panelClass: 'recorded' })
       .onAction()
       .subscribe(() => this.takeBack(result.entries));
     return true;

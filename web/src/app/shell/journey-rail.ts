@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive } from '@angular/router';
 import { MatIcon } from '@angular/material/icon';
@@ -7,7 +7,7 @@ import { MatButton } from '@angular/material/button';
 import type { Job } from '@brisk/contracts/job';
 import { stopOf, type JobState } from '@brisk/core/ledger';
 import { STOPS, STOP_WORDS } from '@brisk/core/stops';
-import { debounceTime, filter, startWith } from 'rxjs';
+import { filter, startWith } from 'rxjs';
 import type { IconName } from '../ui/icons';
 import { Keys } from '../ui/keys';
 import { Gloves } from '../session/gloves';
@@ -48,6 +48,20 @@ export class JourneyRail {
   protected readonly night = inject(Night);
   protected readonly gloves = inject(Gloves);
   protected readonly store = STORE;
+  private readonly router = inject(Router);
+  private readonly address = signal('');
+  /** Whether the whole journey is shown where there is room for one line of it. */
+  protected readonly opened = signal(false);
+
+  /** The view that is open, for the one line. */
+  protected readonly shown = computed(() => {
+    const [view = ''] = this.address().split('/').slice(3);
+    const name = view.replace(/[?#].*/, '');
+    const stop = this.stops().find((one) => one.stop === name);
+    if (stop) return stop;
+    const kept = STORE.find(({ path }) => path === name);
+    return kept && { icon: kept.icon, name: kept.words, waits: '' };
+  });
 
   protected readonly stops = computed(() => {
     const state = this.state();
@@ -64,17 +78,17 @@ export class JourneyRail {
   });
 
   constructor() {
-    const router = inject(Router);
-    const element: HTMLElement = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
-    // On a phone the line is wider than the screen: bring the open stop into sight.
+    const { router } = this;
     router.events
       .pipe(
         filter((event) => event instanceof NavigationEnd),
         startWith(undefined),
-        debounceTime(50),
         takeUntilDestroyed(),
       )
-      .subscribe(() => element.querySelector('.open')?.scrollIntoView({ inline: 'center', block: 'nearest' }));
+      .subscribe(() => {
+        this.address.set(router.url);
+        this.opened.set(false);
+      });
     inject(Keys).use(
       ...STORE.map(({ path, words, key }) => ({
         key,

@@ -10,6 +10,8 @@ import call from '@tabler/icons/outline/speakerphone.svg';
 import camera from '@tabler/icons/outline/camera.svg';
 import check from '@tabler/icons/outline/check.svg';
 import down from '@tabler/icons/outline/arrow-big-down-lines.svg';
+import fold from '@tabler/icons/outline/chevron-up.svg';
+import unfold from '@tabler/icons/outline/chevron-down.svg';
 import find from '@tabler/icons/outline/search.svg';
 import hand from '@tabler/icons/outline/hand-stop.svg';
 import literature from '@tabler/icons/outline/book-2.svg';
@@ -52,6 +54,7 @@ const DRAWN = {
   check,
   down,
   find,
+  fold,
   forward,
   hand,
   light,
@@ -77,6 +80,7 @@ const DRAWN = {
   stuck,
   survey,
   tag,
+  unfold,
   up,
   why,
   x,

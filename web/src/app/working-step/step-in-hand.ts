@@ -38,6 +38,7 @@ import { RAISING, raisedOnFor } from '@brisk/core/planning';
 import { halfOf, type Operation, type WorkPhase } from '@brisk/core/teardown';
 import { HEIGHT_WORDS, STATION_WORDS, duration, several } from '@brisk/core/words';
 import { EntryField } from '../ui/entry-field';
+import { FillsRest } from '../ui/fills-rest';
 import { AtTheJob } from '../session/at-the-job';
 import { Desk } from '../session/desk';
 import { ToolShed } from '../planning/tool-shed';
@@ -73,6 +74,7 @@ import { WaitClock } from './wait-clock';
   imports: [
     BayHere,
     EntryField,
+    FillsRest,
     FluidWords,
     HoldPoint,
     HouseWords,
