@@ -143,5 +143,5 @@ export {
   type Holding,
   type SingleUse,
 } from './reading.js';
-export { nextUp, possibleNow, runSheet, type NextUp, type RunSheet } from './run-sheet.js';
+export { nextOf, nextUp, possibleNow, runSheet, type NextUp, type RunSheet } from './run-sheet.js';
 export { lostBy } from './plan-change.js';

@@ -127,6 +127,22 @@ export function nextUp(state: JobState, phases: readonly WorkPhase[] = PHASES): 
   };
 }
 
+/**
+ * The step in hand of somebody whose steps by the plan are `mine`, in its order: the first of them that can begin and that
+ * nobody is stuck at or has put off. Where there is none, what the whole crew would take next.
+ */
+export function nextOf(
+  state: JobState,
+  mine: readonly OperationId[],
+  phases: readonly WorkPhase[] = PHASES,
+): Pick<NextUp, 'operation' | 'moveTo'> | undefined {
+  const possible = new Map(possibleNow(state, phases).map((operation) => [operation.id, operation]));
+  const aside = new Set(phases.flatMap((phase) => [...putOff(state, phase)]));
+  const id = mine.find((one) => possible.has(one) && !aside.has(one));
+  const operation = id === undefined ? undefined : possible.get(id);
+  return operation ? { operation } : nextUp(state, phases);
+}
+
 /** Every step of `phases` that could be done now at this machine height, the step in hand among them. */
 export function possibleNow(state: JobState, phases: readonly WorkPhase[] = PHASES): readonly Operation[] {
   return runSheet(state, phases).order.filter(

@@ -4,7 +4,9 @@ import {
   canApply,
   extend,
   foldLedger,
+  nextOf,
   nextUp,
+  possibleNow,
   runSheet,
   type EntryBody,
   type JobState,
@@ -14,7 +16,17 @@ import { ScheduleBuilder, scheduleOf, Search, taskNet } from '../schedule/index.
 import { recorder, workOn, write } from '../testing/crew.js';
 import { randomNet } from '../testing/random-net.js';
 import { searched } from '../testing/short-search.js';
-import { keptOrder, orderOf, overtakenBy, planned, tasksIn, usualSettings, waitsNow } from './index.js';
+import {
+  keptOrder,
+  orderOf,
+  overtakenBy,
+  planned,
+  settingsNow,
+  tasksIn,
+  turnsOf,
+  usualSettings,
+  waitsNow,
+} from './index.js';
 
 const fresh = foldLedger(
   { map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' },
@@ -44,6 +56,39 @@ describe('a plan that is followed', () => {
     expect(order.indexOf('open:oil-pressure')).toBeLessThan(order.indexOf('open:airbox-bolts'));
     expect(state.plans.get('out')?.version).toBe(1);
     expect(write(state, record(followed(state))).plans.get('out')?.version).toBe(2);
+  });
+
+  it('gives each of two the next of their own steps; what one is stuck at or puts off goes out of hand and comes back', () => {
+    const { state } = workOn(
+      write(fresh, record(followed(fresh))),
+      record,
+      (now) => possibleNow(now, ['strip']).length > 6,
+    );
+    const turns = turnsOf(planned(state, 'out', settingsNow(state, 'out', [], NaN), state.plans.get('out')));
+    const mine = [...turns].flatMap(([id, people]) => (people.includes('Ines') ? [id] : []));
+    const first = nextOf(state, mine, ['strip'])?.operation.id ?? '';
+    expect(mine).toContain(first);
+    const stuck = write(
+      state,
+      record({
+        kind: 'operation-stuck',
+        operation: first,
+        trouble: 'seized',
+        tried: 'Penetrant',
+        minutesLost: 3,
+        soakMin: 30,
+      }),
+    );
+    const second = nextOf(stuck, mine, ['strip'])?.operation.id ?? '';
+    expect(second).not.toBe(first);
+    expect(mine).toContain(second);
+    const putOff = write(
+      stuck,
+      record({ kind: 'operation-skipped', operation: second, mode: 'later', reason: 'The lamp is elsewhere' }),
+    );
+    expect([first, second]).not.toContain(nextOf(putOff, mine, ['strip'])?.operation.id);
+    // Where nothing else is theirs it is what the whole crew would take next, and at last what was put off.
+    expect(nextOf(putOff, [first, second], ['strip'])?.operation.id).toBe(nextUp(putOff, ['strip'])?.operation.id);
   });
 
   it('takes in what is found later, next to other work at its place', () => {

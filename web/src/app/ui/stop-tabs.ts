@@ -1,4 +1,7 @@
-import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { MatMenuModule } from '@angular/material/menu';
 import { MatTabsModule } from '@angular/material/tabs';
 import { RouterLink } from '@angular/router';
 
@@ -11,7 +14,7 @@ export interface StopTab {
 /** The parts of one stop, and, between the tags, the one that is open. */
 @Component({
   selector: 'bl-stop-tabs',
-  imports: [MatTabsModule, RouterLink],
+  imports: [MatButton, MatIcon, MatMenuModule, MatTabsModule, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <nav mat-tab-nav-bar [tabPanel]="panel" [mat-stretch-tabs]="false" [attr.aria-label]="stop()">
@@ -21,11 +24,41 @@ export interface StopTab {
         }}</a>
       }
     </nav>
+    <button matButton="outlined" type="button" class="pick" [matMenuTriggerFor]="parts">
+      {{ words() }} <mat-icon svgIcon="unfold" iconPositionEnd />
+    </button>
+    <mat-menu #parts>
+      @for (tab of tabs(); track tab.at) {
+        <a
+          mat-menu-item
+          [routerLink]="up() + tab.at"
+          queryParamsHandling="preserve"
+          [attr.aria-current]="tab.at === here() ? 'page' : null"
+          >{{ tab.words }}</a
+        >
+      }
+    </mat-menu>
     <mat-tab-nav-panel #panel><ng-content /></mat-tab-nav-panel>
   `,
   styles: `
     :host {
       display: block;
+    }
+
+    .pick {
+      display: none;
+    }
+
+    /* Tabs that would have to be pushed sideways are picked from a list. */
+    @media (max-width: 700px) {
+      nav {
+        display: none;
+      }
+
+      .pick {
+        display: inline-flex;
+        width: 100%;
+      }
     }
 
     mat-tab-nav-panel {
@@ -41,6 +74,8 @@ export class StopTabs {
   readonly tabs = input.required<readonly StopTab[]>();
   /** The address of the one that is open. */
   readonly here = input.required<string>();
+
+  protected readonly words = computed(() => this.tabs().find(({ at }) => at === this.here())?.words ?? '');
 
   protected up(): string {
     return this.here().includes('/') ? '../../' : '../';

@@ -7,6 +7,7 @@ import { duration } from '@brisk/core/words';
 import { firstValueFrom } from 'rxjs';
 import { Desk } from '../session/desk';
 import { Recorder } from '../session/recorder';
+import { Selection } from '../session/selection';
 import { Ask } from '../ui/ask';
 import type { StuckAsked, StuckTold } from './stuck-path';
 
@@ -17,6 +18,7 @@ export class StepActions {
   private readonly asker = inject(Ask);
   private readonly recorder = inject(Recorder);
   private readonly injector = inject(Injector);
+  private readonly selection = inject(Selection);
 
   async skip(operation: Operation): Promise<void> {
     const answers = await this.asker.ask({
@@ -38,12 +40,13 @@ export class StepActions {
       action: 'Skip it',
     });
     if (!answers) return;
-    this.recorder.record(`Skipped: ${operation.title}`, {
+    const recorded = this.recorder.record(`Skipped: ${operation.title}`, {
       kind: 'operation-skipped',
       operation: operation.id,
       mode: answers['mode'] as SkipMode,
       reason: String(answers['reason']),
     });
+    if (recorded) this.outOfHand(operation);
   }
 
   /** A step fights back: what happened, what was tried, how long it soaks, and what it takes to go on. */
@@ -66,7 +69,12 @@ export class StepActions {
         })
         .afterClosed(),
     );
-    if (told) this.recorder.record(`Stuck: ${operation.title}`, ...told.bodies);
+    if (told && this.recorder.record(`Stuck: ${operation.title}`, ...told.bodies)) this.outOfHand(operation);
+  }
+
+  /** What is stuck or put off was perhaps taken in hand on purpose; it is laid down. */
+  private outOfHand({ id }: Operation): void {
+    if (this.selection.hand() === id) this.selection.take(undefined);
   }
 
   /** Whether a wait is over: asked where, by the record, not even its least time is. */

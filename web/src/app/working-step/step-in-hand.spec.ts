@@ -1,6 +1,7 @@
 import type { Job } from '@brisk/contracts/job';
 import { FIRST_WRENCHES } from '@brisk/core/torque';
-import { isDone, type LedgerEntry } from '@brisk/core/ledger';
+import { foldLedger, isDone, type LedgerEntry } from '@brisk/core/ledger';
+import { orderOf, planned, usualSettings } from '@brisk/core/planning';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { testJob, theirEntry } from '../../testing/test-job';
 import { choose, openView, pressable, tick, type, wordsOf, workedUntil } from '../../testing/open-job';
@@ -282,6 +283,38 @@ describe('the step in hand', () => {
     await tick(20);
     await view.settle();
     expect(view.element.querySelector('h1')?.textContent).toContain('Unplug the oil pressure switch');
+  });
+
+  it('lays down what one of two is stuck at, though the plan has it first, and though it was taken in hand', async () => {
+    const before = at('hold:made-safe');
+    const state = foldLedger(testJob.plan, before);
+    const { schedule } = planned(state, 'out', usualSettings(['Ines', 'Tobias']), undefined);
+    const view = await open([
+      ...before,
+      theirEntry({
+        kind: 'plan-followed',
+        half: 'out',
+        order: orderOf(schedule),
+        ...usualSettings(['Ines', 'Tobias']),
+        finishMin: 1,
+        heightChanges: 0,
+      }),
+    ]);
+    const title = () => view.element.querySelector('h1')?.textContent ?? '';
+    const first = title();
+    view.desk.record({
+      kind: 'operation-stuck',
+      operation: [...state.work.operations.values()].find((one) => one.title === first)?.id ?? '',
+      trouble: 'seized',
+      tried: 'Penetrant',
+      minutesLost: 3,
+      soakMin: 30,
+    });
+    await view.settle();
+    await tick(80);
+    await view.settle();
+    expect(title()).not.toBe(first);
+    expect(view.text()).toMatch(new RegExp(`to soak: ${first}`));
   });
 
   it('counts down a wait beside the work that can be done meanwhile, and asks before it is cut short', async () => {

@@ -23,6 +23,7 @@ import {
   fluidAt,
   heldTo,
   mayBePassedOver,
+  nextOf,
   nextUp,
   possibleNow,
   setCountOf,
@@ -125,11 +126,10 @@ export class StepInHand {
   protected readonly me = computed(() => this.person.in(this.desk.job()?.crew ?? []));
 
   protected readonly now = computed(() => {
-    const chosen =
-      this.possible().find(({ id }) => id === this.selection.hand()) ??
-      this.runsFor(this.me()).find((operation) => this.possible().includes(operation));
+    const chosen = this.possible().find(({ id }) => id === this.selection.hand());
     if (chosen) return { operation: chosen, moveTo: undefined };
-    const next = this.next();
+    const mine = this.runsFor(this.me()).map(({ id }) => id);
+    const next = mine.length > 0 ? nextOf(this.state(), mine, this.phases()) : this.next();
     return next && { operation: next.operation, moveTo: next.moveTo };
   });
 
