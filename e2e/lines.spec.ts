@@ -71,7 +71,10 @@ for (const [how, port, tls] of [
       await test.step('by links, and back', async () => {
         for (let opened = 0; opened < 15; opened += 1) {
           await page.getByRole('link', { name: 'Yard' }).first().click();
-          await page.getByRole('link', { name: /Again and again/ }).first().click();
+          await page
+            .getByRole('link', { name: /Again and again/ })
+            .first()
+            .click();
           await expect(page.getByRole('contentinfo', { name: 'Hold line' })).toBeVisible({ timeout: SHOWN_WITHIN_MS });
         }
         expect(await linesOf(page)).toBe(1);

@@ -17,6 +17,7 @@ export {
 export { givenBy, leverRatio, settingFor, TorqueError, type Adapter, type FittedAdapter } from './adapter.js';
 export { advisoryTorque, samePullNm, stressAreaMm2, THREAD_STATE_WORDS, type AdvisoryTorque } from './advisory.js';
 export { boltNm, CALIBRATED_FOR_USES, calibrationDue, judgeStage, type WrenchInHand } from './judge.js';
+export { otherwiseMeant } from './meant.js';
 export { besideTheLast, clockwiseOrder, tighteningOrder, unevennessOf, type PlaceMm } from './order.js';
 export { FIRST_RACK, wrenchAt, type ShopWrench, type WrenchRack } from './rack.js';
 export { PULLS, simulatedWrench, WRENCH_EVERY_MS, type Pull, type WrenchReading } from './simulated-wrench.js';

@@ -2,6 +2,8 @@
 import type { Station, StepHeight } from '../connection-map/index.js';
 import type { Half } from '../teardown/index.js';
 
+export { figureFault, figureIn, figureWords } from './figure.js';
+
 export const STATION_WORDS: Readonly<Record<Station, string>> = {
   'bay-top': 'Over the bay',
   front: 'In front',

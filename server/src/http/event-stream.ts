@@ -26,6 +26,7 @@ export function sendBeat(response: Response): void {
  * when it asks again by itself, a page that opens its line anew in `after`.
  */
 export function lastSeen(request: Request): { readonly run: number; readonly number: number } | undefined {
-  const [, run, number] = /^(\d{1,15})-(\d{1,10})$/.exec(request.get('last-event-id') ?? String(request.query['after'] ?? '')) ?? [];
+  const [, run, number] =
+    /^(\d{1,15})-(\d{1,10})$/.exec(request.get('last-event-id') ?? String(request.query['after'] ?? '')) ?? [];
   return run === undefined || number === undefined ? undefined : { run: Number(run), number: Number(number) };
 }

@@ -74,7 +74,7 @@ export function bellRoutes({ store, people, now, closing, lineLastsMs = LINE_LAS
       // Who fell silent is told as gone, though nobody wrote.
       const before = seen;
       seen = here.everywhere();
-      for (const job of Object.keys({ ...before, ...seen})) if (before[job] !== seen[job]) ring(job);
+      for (const job of Object.keys({ ...before, ...seen })) if (before[job] !== seen[job]) ring(job);
     };
     const timer = setInterval(() => void lookAfter().catch(noMatter), Math.min(LOOK_MS, lineLastsMs));
     response.on('close', () => {

@@ -1,8 +1,20 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
 import { ErrorStateMatcher } from '@angular/material/core';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
+import { figureFault, figureIn, figureWords } from '@brisk/core/words';
+import { FigureAccessor } from './figure-accessor';
 import { looksAgain } from './looks-again';
 import { wrongWith } from './yup-rule';
 
@@ -12,7 +24,7 @@ import { wrongWith } from './yup-rule';
  */
 @Component({
   selector: 'bl-entry',
-  imports: [MatFormFieldModule, MatInput, ReactiveFormsModule],
+  imports: [FigureAccessor, MatFormFieldModule, MatInput, ReactiveFormsModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   preserveWhitespaces: false,
   template: `
@@ -22,15 +34,14 @@ import { wrongWith } from './yup-rule';
         @case ('number') {
           <input
             matInput
-            type="number"
-            step="any"
+            blFigure
+            type="text"
             inputmode="decimal"
             [formControl]="inUse()"
             [errorStateMatcher]="matcher"
             [name]="field() ?? ''"
             [placeholder]="placeholder()"
-            [attr.min]="least()"
-            [attr.max]="most()"
+            autocomplete="off"
             (input)="tell($event)"
             (change)="leave($event)"
           />
@@ -66,7 +77,11 @@ import { wrongWith } from './yup-rule';
       @if (unit()) {
         <span matTextSuffix>&nbsp;{{ unit() }}</span>
       }
-      @if (hint()) {
+      @if (understood(); as words) {
+        <mat-hint aria-live="polite"
+          ><span class="understood">{{ words }}</span></mat-hint
+        >
+      } @else if (hint()) {
         <mat-hint>{{ hint() }}</mat-hint>
       }
       <mat-error>{{ wrongWith(inUse()) }}</mat-error>
@@ -78,13 +93,11 @@ export class EntryField {
   readonly label = input.required<string>();
   /** What the field is called in its form. */
   readonly field = input<string>();
-  /** `number` is held to digits by the browser; `figure` takes a comma for a point too; nobody reads a `secret` or a `pin`. */
+  /** `number` and `figure` take a point or a comma: one gives its control the number, the other what was typed. Nobody reads a `secret` or a `pin`. */
   readonly type = input<'line' | 'lines' | 'number' | 'figure' | 'time' | 'search' | 'secret' | 'pin'>('line');
   readonly hint = input('');
   readonly placeholder = input('');
   readonly unit = input('');
-  readonly least = input<number>();
-  readonly most = input<number>();
   readonly longest = input<number>();
 
   readonly control = input<FormControl>();
@@ -117,6 +130,8 @@ export class EntryField {
     effect(() => {
       const value = this.value() ?? '';
       if (value !== this.own.value) this.own.setValue(value);
+      // What somebody else puts there needs no word of how it is understood.
+      if (String(value) !== untracked(this.written)) this.written.set('');
     });
     effect(() => {
       this.wrong();
@@ -124,12 +139,32 @@ export class EntryField {
     });
   }
 
+  /** What is written in the field now, where that is a figure. */
+  private readonly written = signal('');
+  /** How a figure with a point or a comma is understood, before it is recorded; or why it is not. */
+  protected readonly understood = computed(() => {
+    const type = this.type();
+    const written = this.written().trim();
+    if ((type !== 'number' && type !== 'figure') || written === '') return '';
+    const read = figureIn(written);
+    if (read === undefined || Number.isNaN(read)) return figureFault(written);
+    return /[.,]/.test(written) ? `= ${figureWords(read)} ${this.unit()}`.trimEnd() : '';
+  });
+
   protected tell(event: Event): void {
-    this.typed.emit(textOf(event));
+    this.written.set(textOf(event));
+    this.typed.emit(this.plain(event));
   }
 
   protected leave(event: Event): void {
-    this.left.emit(textOf(event));
+    this.left.emit(this.plain(event));
+  }
+
+  /** What is written, a `number` as any code reads it. */
+  private plain(event: Event): string {
+    const written = textOf(event);
+    const read = this.type() === 'number' ? figureIn(written) : undefined;
+    return read !== undefined && Number.isFinite(read) ? String(read) : written;
   }
 }
 

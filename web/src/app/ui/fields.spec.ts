@@ -11,7 +11,7 @@ import { MatFormFieldHarness } from '@angular/material/form-field/testing';
 import { MatInputHarness } from '@angular/material/input/testing';
 import { MatRadioGroupHarness } from '@angular/material/radio/testing';
 import { MatSelectHarness } from '@angular/material/select/testing';
-import { list, name } from '@brisk/contracts/fields';
+import { list, name, optionalAmount } from '@brisk/contracts/fields';
 import { format } from 'date-fns';
 import { stillAndPlain } from '../../testing/still-and-plain';
 import { ChoiceKeys } from './choice-keys';
@@ -35,6 +35,7 @@ const PARTS = Array.from({ length: 40 }, (_, index) => ({ value: `p${index}`, wo
       <bl-pick label="Kind" [choices]="kinds" [control]="form.controls.kind" />
       <bl-choice-keys label="Reason" [choices]="kinds" [control]="form.controls.reason" [sent]="sent()" />
       <bl-names label="Crew" [known]="['Ines', 'Tobias', 'Ruth']" [control]="form.controls.crew" />
+      <bl-entry type="number" label="Torque" unit="N·m" [control]="form.controls.torque" />
       <bl-day label="Due" [control]="form.controls.due" />
       <bl-long-list-pick label="Part" field="part" [choices]="parts" [control]="form.controls.part" />
       <button type="submit">Send</button>
@@ -63,6 +64,7 @@ class EveryField {
       nonNullable: true,
       validators: yupRule(list(name()).min(1, 'Somebody has to be on it.')),
     }),
+    torque: new FormControl<number | null>(null, yupRule(optionalAmount(1_000).label('Torque'))),
     due: new FormControl<Date | null>(null),
     part: new FormControl('', { nonNullable: true, validators: yupRule(name().label('Part')) }),
   });
@@ -221,5 +223,23 @@ describe('a figure without a form', () => {
     page.wrong.set('');
     await fixture.whenStable();
     expect(await field.hasErrors()).toBe(false);
+  });
+
+  it('is read with a point or a comma, and shows how; what could be thousands is refused', async () => {
+    const { page, labelled, fixture } = await open();
+    const field = await labelled('Torque');
+    const input = await field.getControl(MatInputHarness);
+    await input?.setValue('44,5');
+    expect(page.form.value.torque).toBe(44.5);
+    expect(await input?.getValue()).toBe('44,5');
+    expect(await field.getTextHints()).toEqual(['= 44.5 N·m']);
+    await input?.setValue('1.250');
+    expect(page.form.controls.torque.errors).toEqual({ yup: 'Torque has to be a number.' });
+    expect(await field.getTextHints()).toEqual(['“1.250” can be read two ways. Write 1250, or 1.25.']);
+    page.form.controls.torque.setValue(61.5);
+    await fixture.whenStable();
+    expect(await input?.getValue()).toBe('61.5');
+    page.form.controls.torque.reset();
+    expect(await input?.getValue()).toBe('');
   });
 });

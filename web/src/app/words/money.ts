@@ -1,3 +1,5 @@
+import { figureIn } from '@brisk/core/words';
+
 /** Whole cents as the shop writes them: "980.00". */
 export function money(cents: number): string {
   return (cents / 100).toFixed(2);
@@ -5,9 +7,10 @@ export function money(cents: number): string {
 
 /** What somebody typed as money, in whole cents; undefined when it is empty or no such thing. */
 export function centsOf(typed: string): number | undefined {
-  const plain = typed.trim().replace(',', '.');
-  if (!/^\d{1,7}(\.\d{1,2})?$/.test(plain)) return undefined;
-  return Math.round(Number(plain) * 100);
+  const amount = figureIn(typed);
+  if (amount === undefined || !(amount >= 0) || amount >= 10_000_000) return undefined;
+  const cents = Math.round(amount * 100);
+  return Math.abs(cents - amount * 100) < 1e-6 ? cents : undefined;
 }
 
 /** Whole cents in the shop’s money: "980 EUR", "12.50 EUR". */

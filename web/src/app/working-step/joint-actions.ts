@@ -1,6 +1,9 @@
 import { inject, Injectable } from '@angular/core';
-import { count as wholeNumber, text } from '@brisk/contracts/fields';
+import { count as wholeNumber, oneOf, text } from '@brisk/contracts/fields';
 import { setCountOf } from '@brisk/core/ledger';
+import { otherwiseMeant } from '@brisk/core/torque';
+import { torqueFromNm, type TorqueReadingAsRead } from '@brisk/core/units';
+import { figureWords } from '@brisk/core/words';
 import { Desk } from '../session/desk';
 import { Recorder } from '../session/recorder';
 import { Ask } from '../ui/ask';
@@ -38,6 +41,33 @@ export class JointActions {
       direction: 'in',
       count: Number(answers['count']),
     });
+  }
+
+  /**
+   * What was meant by `read` where `wantedNm` is wanted: as it was typed, unless it is far off or fits with its comma or its unit
+   * elsewhere, and then as whoever typed it says. Undefined where they think better of it.
+   */
+  async meant(wantedNm: number, read: TorqueReadingAsRead): Promise<TorqueReadingAsRead | undefined> {
+    const others = otherwiseMeant(wantedNm, read);
+    if (!others) return read;
+    const said = ({ value, unit }: TorqueReadingAsRead) => `${figureWords(value)} ${unit}`;
+    const wanted = said({ value: Number(torqueFromNm(wantedNm, read.unit).toPrecision(3)), unit: read.unit });
+    const choices = [...others, read];
+    const answers = await this.asker.ask({
+      title: `${said(read)}, where ${wanted} is wanted`,
+      words: 'That is far off for a wrench. Look at it again before it is written down.',
+      questions: [
+        {
+          field: 'meant',
+          label: 'What did it show?',
+          as: 'choice',
+          schema: oneOf(choices.map(said)).label('This'),
+          choices: choices.map((one) => ({ value: said(one), words: said(one) })),
+        },
+      ],
+      action: 'Write it down',
+    });
+    return choices.find((one) => said(one) === answers?.['meant']);
   }
 
   /** Asks why a set that does not come out even stays so. */

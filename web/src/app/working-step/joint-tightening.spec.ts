@@ -206,6 +206,26 @@ describe('a joint bolt by bolt', () => {
     ]);
     expect(view.element.querySelector('g.next')?.getAttribute('aria-label')).toBe('Bolt 4, next');
   });
+
+  it('asks what was meant by a reading ten times too high, and writes down what is answered', async () => {
+    const view = await opened({});
+    const wanted = Number(view.element.querySelector('.target .figure')?.textContent);
+    const meant = `${wanted} N·m`;
+    TestBed.inject(Ask).ask = () => Promise.resolve({ meant });
+    type(view.element, 'showed', String(wanted * 10));
+    await view.press(/^Bolts? .* clicked$/);
+    await view.settle();
+    expect(view.server.entries.at(-1)).toMatchObject({
+      kind: 'bolts-tightened',
+      read: { value: wanted, unit: 'N·m' },
+    });
+    const before = view.server.entries.length;
+    TestBed.inject(Ask).ask = () => Promise.resolve(undefined);
+    type(view.element, 'showed', String(wanted * 10));
+    await view.press(/^Bolts? .* clicked$/);
+    await view.settle();
+    expect(view.server.entries).toHaveLength(before);
+  });
 });
 
 it('reads nothing out of what is no reading of a wrench', () => {

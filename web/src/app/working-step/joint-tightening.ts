@@ -27,9 +27,10 @@ import {
   type WrenchInHand,
 } from '@brisk/core/torque';
 import { torqueFromNm, TORQUE_UNITS, type TorqueUnit } from '@brisk/core/units';
-import { several } from '@brisk/core/words';
+import { several, figureIn } from '@brisk/core/words';
 import { Desk } from '../session/desk';
 import { Recorder } from '../session/recorder';
+import { JointActions } from './joint-actions';
 import { WrenchShed } from '../planning/wrench-shed';
 import { Ask } from '../ui/ask';
 import type { Choice } from '../ui/choice';
@@ -60,6 +61,7 @@ export class JointTightening {
   readonly recorded = output();
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
+  private readonly joints = inject(JointActions);
   protected readonly desk = inject(Desk);
   protected readonly shed = inject(WrenchShed);
   protected readonly several = several;
@@ -199,29 +201,36 @@ export class JointTightening {
   /** One bolt, touched on the drawing: in the stage that is in hand, whichever comes next. */
   protected touch(bolt: number): void {
     const next = this.next();
-    if (next) this.tighten([bolt], next.at);
+    if (next) void this.tighten([bolt], next.at);
   }
 
   protected theNext(): void {
     const next = this.next();
-    if (next) this.tighten(next.bolts, next.at);
+    if (next) void this.tighten(next.bolts, next.at);
   }
 
   protected allOfStage(): void {
     const next = this.next();
-    if (next) this.tighten(next.all, next.at, true);
+    if (next) void this.tighten(next.all, next.at, true);
   }
 
   /** A live wrench clicked: the next bolt was on it. */
   protected clicked(nm: number): void {
     const next = this.next();
-    if (next?.stage.is === 'torque') this.tighten(next.bolts.slice(0, 1), next.at, false, nm);
+    if (next?.stage.is === 'torque') void this.tighten(next.bolts.slice(0, 1), next.at, false, nm);
   }
 
-  private tighten(bolts: readonly number[], at: number, all = false, readNm?: number): void {
+  private async tighten(bolts: readonly number[], at: number, all = false, readNm?: number): Promise<void> {
     const [now, next, wrench, settingNm] = [this.now(), this.next(), this.wrench(), this.settingNm()];
     const stage = now?.stages[at];
-    const typed = readingIn(this.showed());
+    const shown = readingIn(this.showed());
+    const unitShown = this.unit();
+    const meant =
+      stage?.is === 'torque' && typeof shown === 'number' && !wrench?.adapter
+        ? await this.joints.meant(stage.nm, { value: shown, unit: unitShown })
+        : undefined;
+    if (typeof shown === 'number' && stage?.is === 'torque' && !wrench?.adapter && !meant) return;
+    const typed = meant?.value ?? shown;
     this.showedWrong.set(typed === 'wrong' ? SHOWED_WRONG : '');
     this.turnedAlready.set('');
     if (!now || !next || !stage || typed === 'wrong') return;
@@ -238,7 +247,7 @@ export class JointTightening {
       else this.turnedAlready.set(`Bolt ${boltNumbers(now, bolts).join(' and ')} has its ${stage.degrees}° already.`);
       return;
     }
-    const unit = this.unit();
+    const unit = meant?.unit ?? unitShown;
     this.write(words, {
       ...touched,
       bolts,
@@ -296,7 +305,7 @@ function turnedOf({ turnedDeg }: JointNow, bolts: readonly number[]): readonly n
 
 /** The figure in what was typed, with a comma or a point; undefined for nothing. */
 function readingIn(typed: string): number | 'wrong' | undefined {
-  if (typed.trim() === '') return undefined;
-  const read = Number(typed.trim().replace(',', '.'));
+  const read = figureIn(typed);
+  if (read === undefined) return undefined;
   return read > 0 && read <= MOST_SHOWN ? read : 'wrong';
 }

@@ -4,6 +4,7 @@ import { text } from '@brisk/contracts/fields';
 import { AdjustError, judgeSeat, SEAT_WORDS } from '@brisk/core/adjusting';
 import type { JobState } from '@brisk/core/ledger';
 import type { Operation } from '@brisk/core/teardown';
+import { figureIn } from '@brisk/core/words';
 import { Recorder } from '../session/recorder';
 import { Ask } from '../ui/ask';
 import { EntryField } from '../ui/entry-field';
@@ -79,4 +80,4 @@ export class SeatStep {
   }
 }
 
-const numberIn = (words: string) => Number(words.trim().replace(',', '.'));
+const numberIn = (words: string) => figureIn(words) ?? NaN;

@@ -1,6 +1,7 @@
 import type { AskedLook, Look } from '@brisk/core/adjusting';
 import type { Counting, EntryBody, FluidAtStep, Keeping, TagAtStep } from '@brisk/core/ledger';
 import type { Operation } from '@brisk/core/teardown';
+import { figureIn } from '@brisk/core/words';
 
 /** What was set, typed and ticked at a step before it was said to be done. */
 export interface SetAtStep {
@@ -38,15 +39,15 @@ function tagged(connection: string, { tag }: SetAtStep): readonly EntryBody[] {
 }
 
 function measured({ fluid, litres }: SetAtStep): readonly EntryBody[] {
-  const typed = litres.trim().replace(',', '.');
-  if (!fluid || typed === '') return [];
+  const read = figureIn(litres);
+  if (!fluid || read === undefined) return [];
   const { circuit, direction, joint } = fluid;
   return [
     {
       kind: 'fluid-measured',
       circuit: circuit.id,
       direction,
-      litres: Number(typed),
+      litres: read,
       ...(joint === undefined ? {} : { joint, onTop: true as const }),
     },
   ];

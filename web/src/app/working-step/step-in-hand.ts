@@ -37,7 +37,7 @@ import {
 } from '@brisk/core/ledger';
 import { RAISING, raisedOnFor } from '@brisk/core/planning';
 import { halfOf, type Operation, type WorkPhase } from '@brisk/core/teardown';
-import { HEIGHT_WORDS, STATION_WORDS, duration, several } from '@brisk/core/words';
+import { HEIGHT_WORDS, STATION_WORDS, duration, several, figureIn } from '@brisk/core/words';
 import { EntryField } from '../ui/entry-field';
 import { FillsRest } from '../ui/fills-rest';
 import { AtTheJob } from '../session/at-the-job';
@@ -277,10 +277,9 @@ export class StepInHand {
   protected readonly litres = linkedSignal({ source: this.atHand, computation: () => '' });
   protected readonly litresWrong = computed(() => {
     const circuit = this.circuit();
-    const typed = this.litres().trim().replace(',', '.');
-    if (!circuit || typed === '') return '';
-    const value = Number(typed);
-    if (!Number.isFinite(value) || value < 0) return 'Litres have to be a number, nought or more.';
+    const value = figureIn(this.litres());
+    if (!circuit || value === undefined) return '';
+    if (!(value >= 0)) return 'Litres have to be a number, nought or more.';
     return value > circuit.circuit.capacityL * 1.5 ? `It holds only ${circuit.circuit.capacityL} l.` : '';
   });
 

@@ -25,6 +25,7 @@ import { PickOne } from '../ui/pick-one';
 import { yupRule } from '../ui/yup-rule';
 import { VERDICT_WORDS } from '../words/trade-words';
 import { Recorder } from '../session/recorder';
+import { JointActions } from './joint-actions';
 
 /** Final torque of one connection: the target large, the wrench, the value read, and what to make of it. */
 @Component({
@@ -40,6 +41,7 @@ export class TorqueEntry {
   readonly recorded = output();
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
+  private readonly joints = inject(JointActions);
 
   private readonly sheet = viewChild.required(FormGroupDirective);
   protected readonly unitChoices = TORQUE_UNITS.map((value) => ({ value, words: value }));
@@ -92,11 +94,16 @@ export class TorqueEntry {
     this.form.controls.unit.valueChanges.subscribe((unit) => this.unit.set(unit));
   }
 
-  protected record(): void {
+  protected async record(): Promise<void> {
     if (this.form.value.wrench === null) this.form.controls.wrench.setValue(this.target().wrench?.id ?? null);
-    const { wrench, value, unit } = this.form.getRawValue();
+    const { wrench, value: typed, unit: typedIn } = this.form.getRawValue();
     const tool = FIRST_WRENCHES.find(({ id }) => id === wrench);
-    if (this.form.invalid || value === null || !tool) return;
+    if (this.form.invalid || typed === null || !tool) return;
+    const joint = this.connection().id;
+    const meant = await this.joints.meant(this.target().targetNm, { value: typed, unit: typedIn });
+    // Another joint may have come to hand while it was asked.
+    if (!meant || this.connection().id !== joint) return;
+    const { value, unit } = meant;
     const read: EntryBody = {
       kind: 'torque-read',
       connection: this.connection().id,

@@ -12,7 +12,7 @@ import {
   type Look,
   type Reading,
 } from '@brisk/core/inspection';
-import { several } from '@brisk/core/words';
+import { several, figureIn } from '@brisk/core/words';
 import { format } from 'date-fns';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
@@ -181,7 +181,7 @@ function figuresIn(typed: string | undefined): readonly number[] | undefined {
   const figures = (typed ?? '')
     .trim()
     .split(/[\s;/]+/)
-    .map((one) => Number(one.replace(',', '.')));
+    .map((one) => figureIn(one) ?? NaN);
   const sound = figures.every((one) => Number.isFinite(one) && one >= 0);
   return sound && figures.length > 0 && figures.length <= 16 && (typed ?? '').trim() !== '' ? figures : undefined;
 }

@@ -68,7 +68,7 @@ describe('the donor', () => {
   it('is weighed the shop’s own way, and a weight that is none is refused', async () => {
     const view = await open(DonorView);
     await view.press('Weigh it our way');
-    const weight = view.element.querySelector('input[type=number]') as HTMLInputElement;
+    const weight = view.element.querySelector('input[inputmode=decimal]') as HTMLInputElement;
     write(weight, '-50');
     await view.settle();
     expect(view.server.sheet.document.inspections[0]?.findings[0]?.weight).toBe(-50);

@@ -7,6 +7,7 @@ import type { Kept } from '@brisk/contracts/shop';
 import { INSPECTION_SHEET, verdictOf, type Bet, type InspectionSheet } from '@brisk/core/donor';
 import { OPTIONS, TEMPLATES, templateOf, usualMap, type OptionId } from '@brisk/core/layouts';
 import { choiceOf } from '@brisk/core/survey';
+import { figureIn } from '@brisk/core/words';
 import { firstValueFrom } from 'rxjs';
 import { string } from 'yup';
 import { PickOne } from '../../ui/pick-one';
@@ -147,7 +148,7 @@ export class DonorView {
   }
 
   protected async weigh(inspection: string, finding: string, typed: string): Promise<void> {
-    const weight = typed.trim() === '' ? NaN : Number(typed);
+    const weight = figureIn(typed) ?? NaN;
     if (!Number.isInteger(weight) || weight < -200 || weight > 200) {
       this.trouble.set('A weight is a whole number from −200 to 200.');
       return;

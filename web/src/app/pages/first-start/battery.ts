@@ -16,7 +16,7 @@ import {
 } from '@brisk/core/battery';
 import { machineOf } from '@brisk/core/diagnosis';
 import { LONGEST_BURST_S, LOWEST_CRANKING_V, LOWEST_REST_V } from '@brisk/core/first-start';
-import { several } from '@brisk/core/words';
+import { several, figureIn } from '@brisk/core/words';
 import { ToolShed } from '../../planning/tool-shed';
 import { Desk } from '../../session/desk';
 import { ChoiceKeys } from '../../ui/choice-keys';
@@ -73,7 +73,7 @@ export class BatteryBoard {
     plus: '',
   }));
 
-  private readonly figure = (field: string) => Number((this.typed()[field] ?? '').trim().replace(',', '.') || NaN);
+  private readonly figure = (field: string) => figureIn(this.typed()[field] ?? '') ?? NaN;
 
   protected readonly dryS = computed(() => {
     const state = this.desk.state();

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { cylinderDrop } from '@brisk/core/diagnosis';
-import { several } from '@brisk/core/words';
+import { several, figureIn } from '@brisk/core/words';
 import { EntryField } from '../../ui/entry-field';
 
 const MOST_CYLINDERS = 16;
@@ -72,7 +72,7 @@ export class DropSheet {
   protected readonly count = computed(() => Math.max(2, Math.min(MOST_CYLINDERS, this.cylinders() + this.more())));
   protected readonly shown = computed(() => Array.from({ length: this.count() }, (_, at) => this.lost()[at] ?? ''));
   protected readonly read = computed((): DropRead | undefined => {
-    const figures = this.shown().map(figureIn);
+    const figures = this.shown().map(speedIn);
     const drop = cylinderDrop(figures);
     if (!drop) return undefined;
     const said = figures.flatMap((rpm, at) => (rpm === undefined ? [] : [`${at + 1}: ${rpm}`])).join(', ');
@@ -94,7 +94,7 @@ export class DropSheet {
   }
 }
 
-function figureIn(text: string): number | undefined {
-  const rpm = text.trim() === '' ? Number.NaN : Number(text.replace(',', '.'));
+function speedIn(text: string): number | undefined {
+  const rpm = figureIn(text) ?? NaN;
   return rpm >= 0 && rpm <= MOST_RPM ? rpm : undefined;
 }

@@ -1,5 +1,6 @@
 import { name, oneOf, optionalText, positive, text } from '@brisk/contracts/fields';
 import { TEST_STATES, type TestAnswer, type TestState, type TroubleTest } from '@brisk/core/diagnosis';
+import { figureIn } from '@brisk/core/words';
 import { v4 as uuid } from 'uuid';
 import type { Question } from '../../ui/asking';
 import { choicesOf } from '../../ui/choice';
@@ -90,5 +91,5 @@ export function answersIn(lines: string, before: readonly TestAnswer[]): readonl
 }
 
 function figure(text = ''): number {
-  return Number(text.replace(',', '.'));
+  return figureIn(text) ?? NaN;
 }

@@ -22,7 +22,7 @@ describe('the way through', () => {
     expect(view.text()).toMatch(/Not measured yet: it may be \d+ mm nearer/);
     expect(view.element.querySelectorAll('.moves li').length).toBeGreaterThan(3);
     expect(view.text()).toMatch(/look at .+ and .+, \d+ mm/);
-    expect(view.element.querySelector('svg')?.getAttribute('aria-label')).toMatch(/^The bay from the side/);
+    expect(view.element.querySelector('svg[role=img]')?.getAttribute('aria-label')).toMatch(/^The bay from the side/);
   });
 
   it('goes move by move, and shows what is nearest meanwhile', async () => {
@@ -35,7 +35,7 @@ describe('the way through', () => {
     await view.press('Back');
     expect(nearest()).toBe(seated);
     await view.press('From above');
-    expect(view.element.querySelector('svg')?.getAttribute('aria-label')).toMatch(/from above/);
+    expect(view.element.querySelector('svg[role=img]')?.getAttribute('aria-label')).toMatch(/from above/);
   });
 
   it('notes what a tape gives, and stretches the picture to it', async () => {

@@ -1,4 +1,4 @@
-import { sentence, several } from '@brisk/core/words';
+import { sentence, several, figureIn } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
@@ -180,7 +180,7 @@ export class Mystery {
   });
 
   protected type(typed: string, field: Measure): void {
-    const value = Number(typed);
+    const value = figureIn(typed) ?? NaN;
     this.draft.update((before) => withField(before, field, value > 0 ? value : undefined));
   }
 

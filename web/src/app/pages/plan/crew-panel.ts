@@ -16,7 +16,7 @@ import {
   type Weights,
   type WorkingDay,
 } from '@brisk/core/schedule';
-import { STATION_WORDS, several } from '@brisk/core/words';
+import { STATION_WORDS, several, figureIn } from '@brisk/core/words';
 import { choicesOf } from '../../ui/choice';
 import { EntryField } from '../../ui/entry-field';
 import { PickOne } from '../../ui/pick-one';
@@ -149,10 +149,9 @@ export class CrewPanel {
 
   protected weigh(field: keyof Weights | 'moveMachineMin', typed: string): void {
     const settings = this.draft.settings();
-    const minutes = Number(typed.replace(',', '.'));
+    const minutes = figureIn(typed) ?? NaN;
     if (!settings) return;
-    if (typed.trim() === '' || !(minutes >= 0 && minutes <= 600))
-      return this.wrong.set('Minutes are a number from 0 to 600.');
+    if (!(minutes >= 0 && minutes <= 600)) return this.wrong.set('Minutes are a number from 0 to 600.');
     this.wrong.set('');
     const { crew } = settings;
     const changed =

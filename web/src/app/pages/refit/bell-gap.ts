@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatExpansionModule } from '@angular/material/expansion';
 import { barAboveCentreMm, bellFaceMm, judgeBellGap, type BellGaps } from '@brisk/core/lift';
 import { levellerFor, RiggingError } from '@brisk/core/rigging';
-import { several } from '@brisk/core/words';
+import { several, figureIn } from '@brisk/core/words';
 import { EntryField } from '../../ui/entry-field';
 import { LiftInMeasure } from '../lift/lift-in-measure';
 
@@ -75,7 +75,7 @@ export class BellGap {
   });
 
   protected type(place: keyof BellGaps, words: string): void {
-    const mm = words.trim() === '' ? undefined : Number(words.replace(',', '.'));
+    const mm = figureIn(words);
     this.typed.update(({ [place]: _before, ...others }) => (mm === undefined ? others : { ...others, [place]: mm }));
   }
 }

@@ -15,7 +15,7 @@ import {
   type FillTerms,
   type JobState,
 } from '@brisk/core/ledger';
-import { litres, several } from '@brisk/core/words';
+import { litres, several, figureIn } from '@brisk/core/words';
 import { differenceInCalendarDays } from 'date-fns';
 import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
@@ -270,6 +270,6 @@ function cansIn(typed: string | undefined): readonly number[] | undefined {
   const sizes = (typed ?? '')
     .trim()
     .split(/[\s;/]+/)
-    .map((one) => Number(one.replace(',', '.')));
+    .map((one) => figureIn(one) ?? NaN);
   return sizes.length <= 10 && sizes.every((size) => size >= 0.1 && size <= 1_000) ? sizes : undefined;
 }

@@ -4,7 +4,7 @@ import { MatButtonToggleModule } from '@angular/material/button-toggle';
 import { amount, text } from '@brisk/contracts/fields';
 import { AdjustError, beltTensionN, type BeltMeasured } from '@brisk/core/adjusting';
 import type { AdjustmentNow, EntryBody } from '@brisk/core/ledger';
-import { sentence } from '@brisk/core/words';
+import { sentence, figureIn } from '@brisk/core/words';
 import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
 import { ChoiceKeys } from '../../ui/choice-keys';
@@ -173,12 +173,12 @@ export class TryCard {
       const belt = this.beltTyped();
       return belt ? { ...head, belt } : 'Every field of the belt has to be a number above nought.';
     }
-    const readingMm = figureIn(this.reading());
+    const readingMm = amountIn(this.reading());
     return readingMm === undefined ? 'The free play has to be a number of mm, nought or more.' : { ...head, readingMm };
   }
 
   private beltTyped(): BeltMeasured | undefined {
-    const figure = (field: string) => figureIn(this.belt()[field] ?? '') ?? 0;
+    const figure = (field: string) => amountIn(this.belt()[field] ?? '') ?? 0;
     const [spanMm, gramsPerM, hz] = [figure('spanMm'), figure('gramsPerM'), figure('hz')];
     const [forceN, deflectionMm] = [figure('forceN'), figure('deflectionMm')];
     if (this.byNote() === 'frequency')
@@ -190,7 +190,7 @@ export class TryCard {
 }
 
 /** “12,5” as a figure, nought or more; undefined where it is none. */
-function figureIn(words: string): number | undefined {
-  const value = Number(words.trim().replace(',', '.'));
-  return words.trim() !== '' && Number.isFinite(value) && value >= 0 ? value : undefined;
+function amountIn(words: string): number | undefined {
+  const value = figureIn(words);
+  return value !== undefined && value >= 0 ? value : undefined;
 }

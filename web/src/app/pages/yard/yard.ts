@@ -12,7 +12,18 @@ import type { JobSummary } from '@brisk/contracts/job';
 import { lookDue } from '@brisk/core/second-looks';
 import { STOPS, STOP_WORDS } from '@brisk/core/stops';
 import { duration, several } from '@brisk/core/words';
-import { catchError, EMPTY, exhaustMap, filter, firstValueFrom, fromEvent, merge, Subject, throttleTime, timer } from 'rxjs';
+import {
+  catchError,
+  EMPTY,
+  exhaustMap,
+  filter,
+  firstValueFrom,
+  fromEvent,
+  merge,
+  Subject,
+  throttleTime,
+  timer,
+} from 'rxjs';
 import { format, isValid, parseISO } from 'date-fns';
 import { BackupLine } from './backup-line';
 import { FileKey } from '../../ui/file-key';
@@ -85,7 +96,12 @@ export class Yard {
       filter((ring) => ring !== 'beat' && ring !== 'lost'),
       throttleTime(LOOK_AT_MOST_MS, undefined, { leading: true, trailing: true }),
     );
-    merge(this.again, written, timer(0, LOOK_EVERY_MS).pipe(filter(visible)), fromEvent(document, 'visibilitychange').pipe(filter(visible)))
+    merge(
+      this.again,
+      written,
+      timer(0, LOOK_EVERY_MS).pipe(filter(visible)),
+      fromEvent(document, 'visibilitychange').pipe(filter(visible)),
+    )
       .pipe(
         exhaustMap(() =>
           this.api.jobs().pipe(
