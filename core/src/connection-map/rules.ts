@@ -8,9 +8,10 @@ import type { JobPlan } from './job-plan.js';
  * looked at before and after the first start fits the job. From the fourth on what sits on a unit that is replaced is renewed
  * on the other one, before what covers it goes on, and dowels and senders go over first of all. From the fifth on seats are
  * measured while they can be, joints are looked at as they go together and set by trying before the first start, and a tray
- * that came out short is kept open until the level is set.
+ * that came out short is kept open until the level is set. From the sixth on what is renewed is renewed with what has come, or it
+ * is said that the old one went back.
  */
-export const RULES_NOW = 5;
+export const RULES_NOW = 6;
 
 /** Whether a job on `plan` is held to the rules of `edition`. */
 export function planHeldTo({ rules = 1 }: JobPlan, edition: number): boolean {

@@ -1,14 +1,19 @@
 import { usualMap } from '../layouts/index.js';
 import { RULES_NOW, type JobPlan } from '../connection-map/index.js';
-import { operationId } from '../teardown/index.js';
-import { recorder } from '../testing/crew.js';
+import { operationId, type Operation } from '../teardown/index.js';
+import { recorder, workOn } from '../testing/crew.js';
 import {
+  allLifted,
   canApply,
+  extend,
   foldLedger,
   NEXT_STAGES,
+  nextUp,
   openItems,
+  partsAwaitedAt,
   PART_STAGES,
   STAGE_WORDS,
+  startOf,
   yearsGiven,
   type EntryBody,
   type PartStage,
@@ -33,6 +38,7 @@ const charged: EntryBody = {
   coreChargeCents: 1_500,
   coreDueOn: '2026-04-01',
 };
+const renewed: EntryBody = { kind: 'renewal-decided', renewals: ['clutch'], doIt: 'now' };
 const moved = (to: PartStage, more: { readonly expectedOn?: string; readonly note?: string } = {}): EntryBody => ({
   kind: 'part-moved-on',
   need: 'pump',
@@ -293,6 +299,31 @@ describe('what is written at the bench', () => {
     const state = folded(pins('host'), pins('engine'), again);
     expect(state.pins.get('host')).toEqual([{ plug: 'X', pin: '9', signal: 'horn' }]);
     expect(state.pins.get('engine')).toHaveLength(1);
+  });
+});
+
+describe('what is renewed', () => {
+  it('is renewed with what has come; else the old one goes back, and that stays open to the end', () => {
+    const ready = workOn(startOf(plan), write, (now) => allLifted(now)).state;
+    const decided = extend(ready, [write(renewed)]);
+    const step = operationId.renew('clutch');
+    const { state } = workOn(decided, write, (now) => nextUp(now)?.operation.id === step);
+    const awaited = partsAwaitedAt(state, state.work.operations.get(step) as Operation);
+    expect(awaited.length).toBeGreaterThan(0);
+    const done = (more: object = {}) => write({ kind: 'operation-done', operation: step, ...more } as EntryBody);
+    expect(canApply(state, done()).map(({ words }) => words)).toEqual([
+      expect.stringMatching(/^Not here: .*\(needed\).*or that the old one goes back\.$/),
+    ]);
+    expect(canApply(state, done({ withOld: true }))).toEqual([]);
+    const old = extend(state, [done({ withOld: true })]);
+    expect(openItems(old).map(({ words }) => words)).toContain(
+      `Not renewed, the old one went back: ${state.work.operations.get(step)?.title}`,
+    );
+    const here = extend(
+      state,
+      awaited.map(({ need }) => write({ kind: 'part-moved-on', need, to: 'arrived' })),
+    );
+    expect(canApply(here, done())).toEqual([]);
   });
 });
 

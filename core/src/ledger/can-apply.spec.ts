@@ -293,3 +293,27 @@ it('follows a ledger without touching the state it began from', () => {
 it('folds the same from the start as step by step', () => {
   expect(foldLedger(smallPlan, running.entries)).toEqual(running);
 });
+
+describe('taking back, once the map has more than when work was done', () => {
+  it('looks at what stands on an entry, not at what the map would ask today', () => {
+    const off = until((state) => state.progress.has('remove:cover'));
+    const more = then(off, {
+      kind: 'connection-found',
+      connection: {
+        id: 'hidden-strap',
+        name: 'hidden strap',
+        kind: 'ground',
+        between: ['cover', 'engine'],
+        station: 'bay-top',
+        height: 'either',
+      },
+      alreadyOpen: false,
+    });
+    const noted = then(more, { kind: 'noted', text: 'It hung on a strap' });
+    const takenBack = (entry: string) => refused(noted, { kind: 'corrected', corrects: entry, reason: 'Not so' });
+    expect(takenBack(noted.entries.at(-1)?.id ?? '')).toBe('');
+    // What does stand on it still does.
+    const negative = noted.entries.find((entry) => entry.kind === 'operation-done')?.id ?? '';
+    expect(takenBack(negative)).toMatch(/Later work stands on it/);
+  });
+});

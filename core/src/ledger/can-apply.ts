@@ -35,10 +35,32 @@ export function replay(state: JobState, entries: readonly LedgerEntry[]): Replay
 const WHOLE_LEDGER: WholeLedger = {
   openItems,
   brokenWithout(state, id) {
-    const rest = state.entries.filter(
-      (entry) => entry.id !== id && entry.kind !== 'corrected' && !state.corrected.has(entry.id),
-    );
-    const broken = replay(startOf(state.plan), rest).refused;
-    return broken && (broken.refusals[0]?.words ?? broken.entry.kind);
+    const all = state.entries.filter((entry) => entry.kind !== 'corrected' && !state.corrected.has(entry.id));
+    const rest = all.filter((entry) => entry.id !== id);
+    if (!replay(startOf(state.plan), rest).refused) return undefined;
+    // The map may have changed since: what could not be written any more with it there either does not stand on it.
+    const anyway = refusalsAmong(state, all);
+    for (const [entry, words] of refusalsAmong(state, rest)) {
+      const known = anyway.get(entry);
+      const fresh = words.find((one) => !known?.includes(one));
+      if (fresh !== undefined) return fresh;
+    }
+    return undefined;
   },
 };
+
+/** Why each of `entries` could not be written today after those before it, by its id; all of them are taken as written. */
+function refusalsAmong(state: JobState, entries: readonly LedgerEntry[]): ReadonlyMap<string, readonly string[]> {
+  const refused = new Map<string, readonly string[]>();
+  const reached = thaw(startOf(state.plan));
+  for (const entry of entries) {
+    const refusals = canApply(reached, entry);
+    if (refusals.length > 0)
+      refused.set(
+        entry.id,
+        refusals.map(({ words }) => words),
+      );
+    put(reached, entry);
+  }
+  return refused;
+}

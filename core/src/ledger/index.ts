@@ -92,6 +92,7 @@ export { waitsFor } from './waits-for.js';
 export type { Refusal } from './refusal.js';
 export { extend, foldLedger, startOf } from './fold.js';
 export { gateOf, holdPointName, type Blocker, type Gate } from './gates.js';
+export { partsAwaitedAt } from './parts-awaited.js';
 export { countingAt, fluidAt, tagAt, type Counting, type FluidAtStep, type TagAtStep } from './at-step.js';
 export { BAG_COLUMNS, bagRows, bagWall, tileOf, type BagTile, type SetStanding, type WallSection } from './bag-wall.js';
 export { clockOf, type StepClock } from './clock.js';

@@ -67,7 +67,7 @@ export interface Mark {
 }
 
 export type Progress =
-  | ({ readonly is: 'done' } & Mark)
+  | ({ readonly is: 'done'; readonly withOld?: true } & Mark)
   | ({ readonly is: 'skipped'; readonly mode: SkipMode; readonly reason: string } & Mark)
   | ({ readonly is: 'stuck' } & Struggle);
 

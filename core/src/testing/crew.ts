@@ -8,6 +8,7 @@ import {
   looksLeft,
   nextUp,
   openItems,
+  partsAwaitedAt,
   type AdjustmentNow,
   type EntryBody,
   type JobState,
@@ -75,6 +76,13 @@ export function entriesForNext(state: JobState): readonly EntryBody[] {
     const readingsMm = Array.from({ length: places }, () => SEAT_MM);
     bodies.push({ kind: 'seat-measured', operation: operation.id, readingsMm, figureMm: SEAT_MM });
   }
+  bodies.push(
+    ...partsAwaitedAt(state, operation).map(({ need }) => ({
+      kind: 'part-moved-on' as const,
+      need,
+      to: 'arrived' as const,
+    })),
+  );
   return [...bodies, { kind: 'operation-done', operation: operation.id }];
 }
 

@@ -1,4 +1,8 @@
+import { mixed } from 'yup';
 import { id } from '../../fields.js';
 import { entry, type EntrySchema } from '../entry-schema.js';
 
-export const operationDoneSchema: EntrySchema<'operation-done'> = entry('operation-done', { operation: id() });
+export const operationDoneSchema: EntrySchema<'operation-done'> = entry('operation-done', {
+  operation: id(),
+  withOld: mixed<true>().oneOf([true]).optional(),
+});

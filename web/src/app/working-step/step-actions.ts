@@ -1,7 +1,8 @@
 import { inject, Injectable, Injector, signal } from '@angular/core';
 import { LONGEST, oneOf, optionalName, text } from '@brisk/contracts/fields';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
-import { leftToItself, type JobState, type SkipMode } from '@brisk/core/ledger';
+import { leftToItself, type EntryBody, type JobState, type PartToOrder, type SkipMode } from '@brisk/core/ledger';
+import { comparisonsFor } from '@brisk/core/parts';
 import type { Operation } from '@brisk/core/teardown';
 import { duration } from '@brisk/core/words';
 import { firstValueFrom } from 'rxjs';
@@ -90,6 +91,52 @@ export class StepActions {
       action: 'It has waited long enough',
     });
     return answers !== undefined;
+  }
+
+  /**
+   * What went in at a step whose parts have not come by the record: they came after all, or the old ones went back. Undefined
+   * where neither is said.
+   */
+  async whatWentIn(
+    { title }: Operation,
+    awaited: readonly PartToOrder[],
+  ): Promise<{ readonly bodies: readonly EntryBody[]; readonly withOld: boolean } | undefined> {
+    const names = awaited.map(({ name, quantity }) => `${quantity} × ${name}`).join(', ');
+    const answers = await this.asker.ask({
+      title: `What went in? ${title}`,
+      words: `By the record it is not here: ${names}.`,
+      questions: [
+        {
+          field: 'went',
+          label: 'This went in',
+          as: 'choice',
+          schema: oneOf(['same', 'came', 'old'] as const).label('This'),
+          choices: [
+            { value: 'same', words: 'The new one: it came, and is like the old one' },
+            { value: 'came', words: 'The new one: it came, nobody held it against the old one' },
+            { value: 'old', words: 'The old one again: it stays open to the end' },
+          ],
+        },
+      ],
+      action: 'Write it down',
+    });
+    const went = answers?.['went'];
+    if (went === undefined) return undefined;
+    if (went === 'old') return { bodies: [], withOld: true };
+    const bodies = awaited.flatMap(({ need, name, stage }): readonly EntryBody[] => [
+      ...(stage === 'returned' ? [{ kind: 'part-moved-on' as const, need, to: 'ordered' as const }] : []),
+      { kind: 'part-moved-on', need, to: 'arrived' },
+      ...(went === 'same'
+        ? [
+            {
+              kind: 'part-compared' as const,
+              need,
+              compared: comparisonsFor(name).map((what) => ({ what, same: true })),
+            },
+          ]
+        : []),
+    ]);
+    return { bodies, withOld: false };
   }
 
   /** Minutes at the step in hand, for whoever asks how much time was lost. */

@@ -25,11 +25,14 @@ import {
   mayBePassedOver,
   nextOf,
   nextUp,
+  partsAwaitedAt,
   possibleNow,
   setCountOf,
   setsOf,
   tagAt,
   unevenWords,
+  STAGE_WORDS,
+  type EntryBody,
   type JobState,
   type Keeping,
   TROUBLE_WORDS,
@@ -283,6 +286,13 @@ export class StepInHand {
     return value > circuit.circuit.capacityL * 1.5 ? `It holds only ${circuit.circuit.capacityL} l.` : '';
   });
 
+  /** What is renewed at this step and has not come. */
+  protected readonly awaited = computed(() => {
+    const operation = this.doing();
+    return operation ? partsAwaitedAt(this.state(), operation) : [];
+  });
+  protected readonly stageWords = STAGE_WORDS;
+
   protected readonly canSkip = computed(() => {
     const now = this.now();
     return now !== undefined && !now.moveTo && mayBePassedOver(now.operation);
@@ -344,10 +354,16 @@ export class StepInHand {
       // Somebody else may have gone on while it was asked.
       if (!(await this.actions.hasWaited(this.state(), operation)) || this.doing()?.id !== operation.id) return;
     }
+    const awaited = this.awaited();
+    if (operation && awaited.length > 0) {
+      const went = await this.actions.whatWentIn(operation, awaited);
+      if (went && this.doing()?.id === operation.id) this.done(went.bodies, went.withOld);
+      return;
+    }
     this.done();
   }
 
-  private done(): void {
+  private done(first: readonly EntryBody[] = [], withOld = false): void {
     const now = this.now();
     if (!now || this.litresWrong()) return;
     if (now.moveTo) {
@@ -360,7 +376,8 @@ export class StepInHand {
     const { operation } = now;
     if (operation.kind === 'hold-point' || operation.kind === 'torque') return;
     const recorded = this.recorder.record(
-      `Done: ${operation.title}`,
+      `Done: ${operation.title}${withOld ? ', with the old one' : ''}`,
+      ...first,
       ...entriesAtStep(operation, {
         counting: this.counting(),
         count: this.count(),
@@ -371,7 +388,7 @@ export class StepInHand {
         asked: this.looks(),
         looked: this.looked(),
       }),
-      { kind: 'operation-done', operation: operation.id },
+      { kind: 'operation-done', operation: operation.id, ...(withOld ? { withOld } : {}) },
     );
     if (recorded) this.selection.take(undefined);
   }

@@ -7,29 +7,46 @@ import type { Operation, OperationId } from '../../../teardown/index.js';
 import { heightNeeded, isSettled } from '../../reading.js';
 import { NOTHING, refuse, unknown, type Refusal } from '../../refusal.js';
 import type { JobState } from '../../state.js';
+import { partsAwaitedAt } from '../../parts-awaited.js';
 import { stopOfStep } from '../../stop-of-step.js';
 import { waitsFor } from '../../waits-for.js';
 import type { EntryRules } from '../entry-rules.js';
+import { STAGE_WORDS } from '../parts/part-moved-on.js';
 
 /** A step is done. */
 export interface OperationDone {
   readonly kind: 'operation-done';
   readonly operation: OperationId;
+  /** What was to be renewed went back as it was: the new one has not come. */
+  readonly withOld?: true;
 }
 
 export const operationDone: EntryRules<OperationDone> = {
   mayFollow(state, entry) {
     const operation = state.work.operations.get(entry.operation);
-    return operation ? mayBeDone(state, operation) : unknown('step', entry.operation);
+    return operation ? mayBeDone(state, operation, entry.withOld) : unknown('step', entry.operation);
   },
-  fold: (draft, { operation }, mark) => void draft.progress.set(operation, { is: 'done', ...mark }),
+  fold: (draft, { operation, withOld }, mark) =>
+    void draft.progress.set(operation, { is: 'done', ...(withOld ? { withOld } : {}), ...mark }),
   stop: (state, { operation }) => stopOfStep(state, operation) ?? 'strip',
   minutes: 'of-the-step',
   binds: ({ operation }) => ({ operations: [operation] }),
-  words: ({ operation }, { step }) => `Done: ${step(operation)}`,
+  leavesOpen: ({ progress, work }) =>
+    [...progress].flatMap(([id, now]) =>
+      now.is === 'done' && now.withOld
+        ? [
+            {
+              is: 'part',
+              grave: true,
+              words: `Not renewed, the old one went back: ${work.operations.get(id)?.title ?? id}`,
+            },
+          ]
+        : [],
+    ),
+  words: ({ operation, withOld }, { step }) => `Done: ${step(operation)}${withOld ? ', with the old one' : ''}`,
 };
 
-function mayBeDone(state: JobState, operation: Operation): readonly Refusal[] {
+function mayBeDone(state: JobState, operation: Operation, withOld?: true): readonly Refusal[] {
   if (operation.kind === 'hold-point') return refuse('gate', 'A hold point is signed, not ticked off.');
   if (isSettled(state, operation)) return refuse('twice', `“${operation.title}” is finished already.`);
   return [
@@ -37,6 +54,7 @@ function mayBeDone(state: JobState, operation: Operation): readonly Refusal[] {
     ...standsWrong(state, operation),
     ...notTorqued(state, operation),
     ...notMeasured(state, operation),
+    ...(withOld ? NOTHING : notCome(state, operation)),
   ];
 }
 
@@ -70,6 +88,14 @@ function notMeasured(state: JobState, { id, measures }: Operation): readonly Ref
   return seat.good || seat.accepted !== undefined
     ? NOTHING
     : refuse('order', `${name}: ${seat.words} Measure again, or accept it with a reason.`);
+}
+
+/** From the sixth edition of the rules on nothing is renewed with what never came. */
+function notCome(state: JobState, operation: Operation): readonly Refusal[] {
+  const awaited = heldTo(state, 6) ? partsAwaitedAt(state, operation) : [];
+  if (awaited.length === 0) return NOTHING;
+  const names = awaited.map(({ name, stage }) => `${name} (${STAGE_WORDS[stage]})`).join(', ');
+  return refuse('order', `Not here: ${names}. Say that it came, or that the old one goes back.`);
 }
 
 /** A joint that was begun bolt by bolt is done when every bolt of it is. */
