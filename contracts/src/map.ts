@@ -52,6 +52,7 @@ import {
   name,
   oneOf,
   optionalAmount,
+  optionalId,
   optionalList,
   optionalText,
   optionalYesOrNo,
@@ -216,6 +217,7 @@ const condition = record<Condition>({
   takesLoad: optionalYesOrNo(),
   givesReach: optionalList(oneOf(STATIONS), STATIONS.length),
   released: optionalStep(),
+  endedBy: optionalId(),
 });
 
 const circuit = record<Circuit>({

@@ -167,6 +167,8 @@ export interface Condition {
   readonly givesReach?: readonly Station[];
   /** How it is ended on the way back, where that is a step of its own. */
   readonly released?: StepSpec;
+  /** The look of the first start that ends it, where that is none of the way back. */
+  readonly endedBy?: string;
 }
 
 export interface Circuit {

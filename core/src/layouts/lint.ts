@@ -63,6 +63,10 @@ export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map))
         if (operation.id.startsWith('drain:') && !work.operations.has(operationId.fill(operation.circuit ?? '')))
           say(at, `“${operation.title}” is never filled again.`);
       }
+      for (const { id, name, established, endedBy } of map.conditions)
+        if (established.by === 'step' && work.operations.has(operationId.establish(id)))
+          if (![operationId.release(id), operationId.check(endedBy ?? '')].some((end) => work.operations.has(end)))
+            say(at, `“${name}” is brought about and never ended again.`);
       const opened = [...work.operations.keys()].filter((id) => id.startsWith('open:')).length;
       if (opened === 0) say(at, 'Nothing has to be opened.');
       if (route.liftSteps.length === 0 || route.lowerSteps.length === 0)

@@ -104,10 +104,14 @@ export function conditionsInForce(state: JobState): readonly Condition[] {
   const setDown = lifts.length > 0 && lifts.every(({ id }) => isDone(state, id));
   const lowering = lowers.some(({ id }) => isDone(state, id));
   return work.plan.map.conditions.filter((condition) => {
-    const { id, established, takesLoad } = condition;
+    const { id, established, takesLoad, endedBy } = condition;
     if (established.by === 'connection') return isOpen(state, established.connection);
     if (!isDone(state, operationId.establish(id)) || isDone(state, operationId.release(id))) return false;
-    return takesLoad ? !setDown || lowering : !engineReady(state);
+    if (takesLoad) return !setDown || lowering;
+    // What a step ends is in force until then. Older maps have none for some, and those end as it may be cranked.
+    if (work.operations.has(operationId.release(id))) return true;
+    const end = endedBy === undefined ? undefined : operationId.check(endedBy);
+    return end !== undefined && work.operations.has(end) ? !isDone(state, end) : !engineReady(state);
   });
 }
 

@@ -13,7 +13,7 @@ import {
 } from '../author.js';
 import type { Piece } from '../template.js';
 import { loomPlug } from '../systems/battery-and-loom.js';
-import { fuelSafe, pressureDown } from '../systems/fuel-shut.js';
+import { fuelSafe, opened, pressureDown } from '../systems/fuel-shut.js';
 
 const body = connectionsOf('body');
 const fuel = connectionsOf('fuel', { cautions: ['fuel'] });
@@ -249,14 +249,30 @@ export const underTheCab: Piece = {
       }),
     },
     pressureDown('Let the fuel pressure down at the filter on the frame', wheelLeft),
-    fuelSafe('fuel-closed', 'Fuel closed off', 'Close the fuel at the filter on the frame', wheelLeft, [2, 4, 8], {
-      tools: ['clamp', 'rags', 'extinguisher'],
-      tip: 'No cock there: the hose is clamped before the filter.',
-    }),
-    fuelSafe('tank-closed', 'Chassis tanks closed', 'Close the cocks of the chassis tanks', wheelLeft, [2, 5, 10], {
-      tools: ['rags', 'extinguisher'],
-      tip: 'Feed and return, both tanks. No cock: the hoses are clamped at the tank, cap opened once to let its pressure out.',
-    }),
+    fuelSafe(
+      'fuel-closed',
+      'Fuel closed off',
+      'Close the fuel at the filter on the frame',
+      wheelLeft,
+      [2, 4, 8],
+      {
+        tools: ['clamp', 'rags', 'extinguisher'],
+        tip: 'No cock there: the hose is clamped before the filter.',
+      },
+      opened('Open the fuel again at the filter on the frame', wheelLeft),
+    ),
+    fuelSafe(
+      'tank-closed',
+      'Chassis tanks closed',
+      'Close the cocks of the chassis tanks',
+      wheelLeft,
+      [2, 5, 10],
+      {
+        tools: ['rags', 'extinguisher'],
+        tip: 'Feed and return, both tanks. No cock: the hoses are clamped at the tank, cap opened once to let its pressure out.',
+      },
+      opened('Open the cocks of the chassis tanks again', wheelLeft),
+    ),
     {
       id: 'powerpack-supported',
       name: 'Powerpack on the gantry',
