@@ -39,6 +39,7 @@ import { movesTakenSchema } from './entries/lift/moves-taken.js';
 import { loadReadSchema } from './entries/lift/load-read.js';
 import { machineMeasuredSchema } from './entries/lift/machine-measured.js';
 import { connectionFoundSchema } from './entries/map/connection-found.js';
+import { foundStillOnSchema } from './entries/map/found-still-on.js';
 import { leftOnPurposeSchema } from './entries/map/left-on-purpose.js';
 import { partArrivedSchema } from './entries/parts/part-arrived.js';
 import { partNeededSchema } from './entries/parts/part-needed.js';
@@ -99,6 +100,7 @@ export const ENTRY_SCHEMAS: { readonly [Kind in EntryKind]: EntrySchema<Kind> } 
   'work-resumed': workResumedSchema,
   tagged: taggedSchema,
   'connection-found': connectionFoundSchema,
+  'found-still-on': foundStillOnSchema,
   'left-on-purpose': leftOnPurposeSchema,
   'hold-point-signed': holdPointSignedSchema,
   'torque-read': torqueReadSchema,

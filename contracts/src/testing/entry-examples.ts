@@ -120,6 +120,7 @@ export const EXAMPLES: { readonly [Kind in EntryKind]: Extract<EntryBody, { kind
       height: 'either',
     },
   },
+  'found-still-on': { kind: 'found-still-on', connection: 'upper-hose' },
   'left-on-purpose': { kind: 'left-on-purpose', connection: 'upper-hose', reason: 'Comes along' },
   'hold-point-signed': { kind: 'hold-point-signed', holdPoint: 'pre-lift', confirmed: ['rated'] },
   'bolts-tightened': {

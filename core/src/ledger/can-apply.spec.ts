@@ -294,6 +294,21 @@ it('folds the same from the start as step by step', () => {
   expect(foldLedger(smallPlan, running.entries)).toEqual(running);
 });
 
+describe('what is found still on at the lift', () => {
+  it('is opened once more and signed for again, and the way back asks for it once', () => {
+    const signed = until((state) => gateOf(state, 'pre-lift').signed !== undefined);
+    const still: EntryBody = { kind: 'found-still-on', connection: 'sensor' };
+    expect(refused(start, still)).toMatch(/still on; its step is there/);
+    const found = then(signed, still);
+    expect(holding(found).map(({ connection }) => connection.id)).toContain('sensor');
+    expect(gateOf(found, 'pre-lift').signed).toBeUndefined();
+    expect(nextUp(found)?.operation.id).toBe('open:sensor');
+    const again = workOn(found, record, (state) => state.progress.has('hold:pre-lift')).state;
+    expect(holding(again).filter(({ connection }) => !connection.carriesLoad)).toEqual([]);
+    expect([...again.work.operations.keys()].filter((id) => id === 'close:sensor')).toHaveLength(1);
+  });
+});
+
 describe('taking back, once the map has more than when work was done', () => {
   it('looks at what stands on an entry, not at what the map would ask today', () => {
     const off = until((state) => state.progress.has('remove:cover'));

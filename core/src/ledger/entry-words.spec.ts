@@ -33,6 +33,7 @@ const said: Readonly<Record<EntryKind, RegExp>> = {
   'work-resumed': /^Back at work$/,
   tagged: /^Tag 9 on/,
   'connection-found': /^Found one more: a clip behind the head$/,
+  'found-still-on': /^Still on after all: /,
   'left-on-purpose': /^Left as it is: .*Comes along$/,
   'hold-point-signed': /^Signed: /,
   'bolts-tightened': /^Stage 1 of the bell housing: bolt 1, 9, 30°$/,

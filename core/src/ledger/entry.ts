@@ -38,6 +38,7 @@ import type { LoadRead } from './entries/lift/load-read.js';
 import type { MovesTaken } from './entries/lift/moves-taken.js';
 import type { MachineMeasured } from './entries/lift/machine-measured.js';
 import type { ConnectionFound } from './entries/map/connection-found.js';
+import type { FoundStillOn } from './entries/map/found-still-on.js';
 import type { LeftOnPurpose } from './entries/map/left-on-purpose.js';
 import type { PartArrived } from './entries/parts/part-arrived.js';
 import type { PartNeeded } from './entries/parts/part-needed.js';
@@ -108,6 +109,7 @@ export type EntryBody =
   | PhotoTaken
   | PhotoMarked
   | ConnectionFound
+  | FoundStillOn
   | LeftOnPurpose
   | PartNeeded
   | PartArrived

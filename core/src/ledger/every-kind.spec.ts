@@ -33,6 +33,7 @@ const KNOWN: Readonly<Record<EntryKind, Known>> = {
   'work-resumed': { stop: 'strip' },
   tagged: { stop: 'strip', holds: [HOSE, 'tagged'], takes: [HOSE] },
   'connection-found': { stop: 'strip' },
+  'found-still-on': { stop: 'lift', holds: [HOSE, 'found still on'] },
   'left-on-purpose': { stop: 'strip', holds: [HOSE, 'left as it is'] },
   'hold-point-signed': { stop: 'strip', holds: ['hold:made-safe'] },
   'bolts-tightened': { stop: 'refit', holds: ['bell-housing', 'torqued'] },

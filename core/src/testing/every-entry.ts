@@ -36,6 +36,7 @@ const EVERY_ENTRY: { readonly [Kind in EntryKind]: Omit<Extract<EntryBody, { kin
       height: 'either',
     },
   },
+  'found-still-on': { connection: JOINT },
   'left-on-purpose': { connection: JOINT, reason: 'Comes along' },
   'hold-point-signed': { holdPoint: 'made-safe', confirmed: [] },
   'bolts-tightened': { connection: 'bell-housing', stage: 0, bolts: [0, 4], degrees: 30 },

@@ -22,7 +22,7 @@ const check = (
 /** How each kind of engine is kept from firing while it is cranked for oil. */
 const KEPT_FROM_FIRING: readonly (readonly [readonly Fuel[], string])[] = [
   [['petrol-port', 'petrol-direct', 'single-point'], 'Pump relay or fuse out, as the maker says.'],
-  [['carburettor'], 'Coil lead off and earthed, fuel tap shut.'],
+  [['carburettor'], 'Coil lead off and earthed, fuel tap shut; both as they were once the pressure stands.'],
   [['diesel-rail'], 'Pump metering valve or injectors unplugged, as the maker says.'],
   [['diesel-mechanical'], 'Stop lever held, or the stop solenoid unplugged.'],
 ];

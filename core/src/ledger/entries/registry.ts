@@ -39,6 +39,7 @@ import { movesTaken } from './lift/moves-taken.js';
 import { loadRead } from './lift/load-read.js';
 import { machineMeasured } from './lift/machine-measured.js';
 import { connectionFound } from './map/connection-found.js';
+import { foundStillOn } from './map/found-still-on.js';
 import { leftOnPurpose } from './map/left-on-purpose.js';
 import { partArrived } from './parts/part-arrived.js';
 import { partNeeded } from './parts/part-needed.js';
@@ -110,6 +111,7 @@ const ENTRY_RULES: { readonly [Kind in EntryKind]: EntryRules<BodyOf<Kind>> } = 
   'photo-taken': photoTaken,
   'photo-marked': photoMarked,
   'connection-found': connectionFound,
+  'found-still-on': foundStillOn,
   'left-on-purpose': leftOnPurpose,
   'part-needed': partNeeded,
   'part-arrived': partArrived,

@@ -103,6 +103,11 @@ export class HoldActions {
     });
   }
 
+  /** What is on the map and was recorded as off holds after all: it comes to hand again. */
+  stillOn(connection: string, connectionName: string): void {
+    this.recorder.record(`Still on: ${connectionName}`, { kind: 'found-still-on', connection });
+  }
+
   /** Asks why `connection` stays as it is; it shows in red until the machine is handed over, and after. */
   async leave(connection: string, connectionName: string, as: 'attached' | 'off'): Promise<void> {
     const answers = await this.asker.ask({

@@ -77,10 +77,19 @@ describe('the load, watched', () => {
     const view = await opened(answers);
     await view.press('Read the crane scale');
     await view.settle();
-    view.element.querySelector<HTMLButtonElement>('li button[aria-label^="It is this"]')?.click();
+    const before = view.desk.state()?.found.length;
+    const key = view.element.querySelector<HTMLButtonElement>('li button[aria-label^="It is this"]');
+    const name = (key?.getAttribute('aria-label') ?? '').replace('It is this: ', '');
+    key?.click();
     await view.settle();
-    expect(view.desk.state()?.found.map(({ name }) => name)).toContain('the ground strap behind the head');
+    // It is on the map: it is opened once more, and the way back does not ask for a second one.
+    expect(view.server.entries.at(-1)).toMatchObject({ kind: 'found-still-on' });
+    expect(view.desk.state()?.found).toHaveLength(before ?? 0);
     expect(view.text()).toContain('By the record it is still on.');
+    expect(view.text().toLowerCase()).toContain(name.toLowerCase());
+    await view.press('It is something else: put it on the map');
+    await view.settle();
+    expect(view.desk.state()?.found.map((found) => found.name)).toContain('the ground strap behind the head');
   });
 });
 

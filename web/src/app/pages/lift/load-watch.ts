@@ -2,7 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input
 import { MatButton } from '@angular/material/button';
 import { amount, oneOf } from '@brisk/contracts/fields';
 import { LAGGING, type JobState, type Lagging } from '@brisk/core/ledger';
-import { hangingKg, hangsFree, judgeLoad, lastLoad, legsOf, suspectsOf, type LoadJudgement } from '@brisk/core/lift';
+import {
+  hangingKg,
+  hangsFree,
+  judgeLoad,
+  lastLoad,
+  legsOf,
+  suspectsOf,
+  type Suspect,
+  type LoadJudgement,
+} from '@brisk/core/lift';
 import { SCALE_MODES, scaleFault, type ScaleFault, type ScaleMode, type ScaleReading } from '@brisk/core/rigging';
 import { operationId } from '@brisk/core/teardown';
 import { sentence } from '@brisk/core/words';
@@ -118,6 +127,14 @@ export class LoadWatch {
 
   protected toStep(connection: string): void {
     this.selection.pick(operationId.open(connection));
+  }
+
+  /** What holds is on the map already, or was found on another machine and comes onto it. */
+  protected itIs({ connection, name, like }: Suspect): void {
+    if (connection === undefined) return void this.holds.found(false, like);
+    const progress = this.state().progress.get(operationId.open(connection));
+    if (progress?.is === 'skipped') this.selection.pick(operationId.open(connection));
+    else this.holds.stillOn(connection, name);
   }
 
   protected readonly expectedKg = computed(() => Math.round(hangingKg(this.state())));
