@@ -101,6 +101,7 @@ test('a shop gets its people, a tablet is let in by a code, two change over on i
       await tablet.context().setOffline(true);
       await page.goto('/people');
       await page.getByRole('button', { name: 'Put out: Ines' }).click();
+      await page.getByRole('dialog').getByRole('button', { name: 'Put them out' }).click();
       await expect(page.getByText('Put out; the name stays in the ledgers.')).toBeVisible();
       await hand(tablet).locator('button.done').click();
       await expect(tablet.getByRole('contentinfo', { name: 'Hold line' })).toContainText('kept on this device');

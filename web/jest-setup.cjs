@@ -21,6 +21,16 @@ globalThis.ResizeObserver = class {
   observe() {}
   disconnect() {}
 };
+// Whatever is looked out for is on the screen.
+globalThis.IntersectionObserver = class {
+  constructor(tell) {
+    this.tell = tell;
+  }
+  observe() {
+    queueMicrotask(() => this.tell([{ isIntersecting: true }]));
+  }
+  disconnect() {}
+};
 Element.prototype.scrollIntoView = () => undefined;
 beforeEach(() => localStorage.clear());
 URL.createObjectURL = () => 'blob:picture';

@@ -1,5 +1,6 @@
 import { provideHttpClient, withFetch, withInterceptors } from '@angular/common/http';
 import {
+  inject,
   provideBrowserGlobalErrorListeners,
   provideZonelessChangeDetection,
   type ApplicationConfig,
@@ -16,7 +17,9 @@ import { routes } from './app.routes';
 import { pastTheWorker } from './api/past-the-worker';
 import { hearsTime } from './session/shed-clock';
 import { askedWho } from './session/signed-in';
+import { Door } from './session/door';
 import { WhenSent } from './ui/when-sent';
+import { WHOSE_QUESTION } from './ui/whose-question';
 import { AdoptedStyles } from './shell/adopted-styles';
 import { ViewTitle } from './shell/view-title';
 
@@ -30,6 +33,7 @@ export const appConfig: ApplicationConfig = {
     { provide: SharedStylesHost, useClass: AdoptedStyles },
     // Its own writes a style into the page, for browsers of long ago.
     { provide: MediaMatcher, useValue: { matchMedia: (query: string) => matchMedia(query) } },
+    { provide: WHOSE_QUESTION, useFactory: () => inject(Door).who },
     { provide: ErrorStateMatcher, useClass: WhenSent },
     { provide: TitleStrategy, useClass: ViewTitle },
     { provide: MAT_BUTTON_TOGGLE_DEFAULT_OPTIONS, useValue: { hideSingleSelectionIndicator: true } },

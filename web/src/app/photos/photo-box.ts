@@ -41,7 +41,7 @@ export class PhotoBox {
       const photo = await this.tidier.tidy(file);
       if (!photo) {
         this.trouble.set(
-          `“${file.name}” is no picture this device can read, or it breaks off. Nothing was recorded; pick another one.`,
+          `“${file.name}” is no picture this device can read, or it breaks off: it is not recorded. Pick another one.`,
         );
         return undefined;
       }
@@ -50,9 +50,12 @@ export class PhotoBox {
       this.kept.update((count) => count + 1);
       void this.sendAll();
       return photo;
-    } catch {
+    } catch (error) {
+      const full = error instanceof DOMException && error.name === 'QuotaExceededError';
       this.trouble.set(
-        `There is no room left on this device to keep “${file.name}”. Nothing was recorded; make room and take it again.`,
+        full
+          ? `There is no room left on this device to keep “${file.name}”: it is not recorded. Make room and take it again.`
+          : `“${file.name}” could not be kept on this device: it is not recorded. Take it again.`,
       );
       return undefined;
     } finally {

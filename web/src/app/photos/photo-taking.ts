@@ -12,12 +12,16 @@ export class PhotoTaking {
   private readonly box = inject(PhotoBox);
   private readonly bar = inject(MatSnackBar);
 
-  /** Takes pictures in, each pinned to the same place. Whatever cannot be kept is told by the box. */
+  /** Takes pictures in, each by itself and pinned to the same place; what could not be taken is named. */
   async take(files: readonly File[], pinnedTo: PinnedTo): Promise<void> {
     const taken: string[] = [];
+    const troubles: string[] = [];
     for (const file of files) {
       const photo = await this.box.take(file);
-      if (!photo) break;
+      if (!photo) {
+        troubles.push(this.box.trouble());
+        continue;
+      }
       const { photo: name, widthPx, heightPx } = photo;
       if (
         !this.recorder.record(several(taken.length + 1, 'photo'), {
@@ -31,6 +35,9 @@ export class PhotoTaking {
         break;
       taken.push(name);
     }
-    if (this.box.trouble()) this.bar.open(this.box.trouble(), 'I see', { duration: 15_000, politeness: 'assertive' });
+    const missing = [...troubles, ...(troubles.length === 0 && this.box.trouble() ? [this.box.trouble()] : [])];
+    if (missing.length === 0) return;
+    const others = taken.length > 0 ? ` The other ${several(taken.length, 'photo')} are recorded.` : '';
+    this.bar.open(`${missing.join(' ')}${others}`, 'I see', { duration: 15_000, politeness: 'assertive' });
   }
 }

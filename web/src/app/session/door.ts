@@ -21,6 +21,8 @@ export class Door {
 
   readonly stands = this.session.asReadonly();
   readonly me = computed(() => this.session().me);
+  /** The id of who is at this device; empty where nobody says so. */
+  readonly who = computed(() => this.me()?.id ?? '');
   /** Nobody signs in here: whoever is at this machine may write. */
   readonly open = computed(() => this.session().open);
   readonly leads = computed(() => this.open() || this.me()?.role === 'lead');

@@ -1,15 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { format, parseISO } from 'date-fns';
 import { Desk } from '../session/desk';
 import { Recorder } from '../session/recorder';
+import { Seen } from '../ui/seen';
 import { ShiftLines } from './shift-lines';
 
 /** The shift before handed over, and who is at this device has not read it yet. */
 @Component({
   selector: 'bl-shift-to-read',
-  imports: [MatButton, MatExpansionModule, ShiftLines],
+  imports: [MatButton, MatExpansionModule, Seen, ShiftLines],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (toRead(); as shift) {
@@ -22,7 +23,10 @@ import { ShiftLines } from './shift-lines';
         @if (shift.added) {
           <p class="added">{{ shift.added }}</p>
         }
-        <button matButton="filled" type="button" (click)="read(shift.entry)">Read, I take it over</button>
+        <span class="end" [blSeen]="shift.entry" (seen)="seenTo.set($event)"></span>
+        <button matButton="filled" type="button" [disabled]="seenTo() !== shift.entry" (click)="read(shift.entry)">
+          {{ seenTo() === shift.entry ? 'Read, I take it over' : 'Read it to its end first' }}
+        </button>
       </mat-expansion-panel>
     }
   `,
@@ -32,6 +36,10 @@ import { ShiftLines } from './shift-lines';
       background: var(--work-soft);
       margin-bottom: 1rem;
       padding: 0 0.8rem;
+    }
+    .end {
+      display: block;
+      height: 1px;
     }
     .soft {
       margin-left: 0.75rem;
@@ -45,6 +53,8 @@ import { ShiftLines } from './shift-lines';
 export class ShiftToRead {
   private readonly desk = inject(Desk);
   private readonly recorder = inject(Recorder);
+  /** The shift whose last line was on the screen. */
+  protected readonly seenTo = signal('');
 
   protected readonly toRead = computed(() => {
     const state = this.desk.state();

@@ -43,7 +43,7 @@ export class AskDialog {
     Object.fromEntries(
       this.asking.questions.map(({ field, schema, initial }) => [
         field,
-        new FormControl<string | number | null>(initial ?? null, yupRule(schema)),
+        new FormControl<string | number | null>(this.asking.kept?.[field] ?? initial ?? null, yupRule(schema)),
       ]),
     ),
   );
@@ -63,6 +63,18 @@ export class AskDialog {
   /** More than anybody reads through: found by typing. */
   protected isLong({ choices = [] }: Question): boolean {
     return choices.length > 20;
+  }
+
+  /** What is written so far, but for what nobody else may see. */
+  written(): Answers {
+    const secret = new Set(
+      this.asking.questions.filter(({ as }) => as === 'secret' || as === 'pin').map(({ field }) => field),
+    );
+    return Object.fromEntries(
+      Object.entries(this.form.value).flatMap(([field, value]) =>
+        secret.has(field) || value === null || value === undefined ? [] : [[field, value]],
+      ),
+    );
   }
 
   protected send(): void {

@@ -20,6 +20,8 @@ export interface Asking {
   readonly caution?: string;
   readonly questions: readonly Question[];
   readonly action: string;
+  /** What the same person had written before, where they were interrupted. */
+  readonly kept?: Answers;
 }
 
 export type Answers = Readonly<Record<string, string | number | undefined>>;

@@ -2,7 +2,11 @@ import { check } from '@brisk/contracts/check';
 import { TestBed } from '@angular/core/testing';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { isDone, type LedgerEntry } from '@brisk/core/ledger';
-import { Subject } from 'rxjs';
+import { of, Subject } from 'rxjs';
+import type { Operation } from '@brisk/core/teardown';
+import type { Schema } from 'yup';
+import { PeopleApi } from '../api/people-api';
+import { PhotoTaking } from '../photos/photo-taking';
 import { theirEntry } from '../../testing/test-job';
 import { openView, workedUntil } from '../../testing/open-job';
 import { Ask } from '../ui/ask';
@@ -27,6 +31,13 @@ async function asked(answers: Answers | undefined, entries: readonly LedgerEntry
             askings.push(asking);
             return Promise.resolve(answers);
           },
+        },
+      },
+      {
+        provide: PeopleApi,
+        useValue: {
+          people: () =>
+            of([{ name: 'Ines' }, { name: 'Ruth' }, { name: 'Kurt', out: true }, { name: 'Eva', role: 'guest' }]),
         },
       },
       {
@@ -83,6 +94,29 @@ describe('what is asked before it is written down', () => {
     ]);
   });
 
+  it('one picture that cannot be read leaves the others as they are, and is named', async () => {
+    const { view, told, sent } = await asked(undefined);
+    const files = ['one.jpg', 'two.heic', 'three.jpg', 'four.txt', 'five.png'].map((name) => new File(['x'], name));
+    await TestBed.inject(PhotoTaking).take(files, {});
+    await view.settle();
+    expect((await sent()).map(({ kind }) => kind)).toEqual(['photo-taken', 'photo-taken', 'photo-taken']);
+    expect(told.at(-1)).toMatch(
+      /“two.heic” is no picture.*“four.txt” is no picture.* The other 3 photos are recorded\.$/,
+    );
+  });
+
+  it('whoever is free can be called, and so can everybody who may work here', async () => {
+    const { actions, askings, sent, view } = await asked({ wanted: 'Lend a hand', who: 'anybody' });
+    const operation = [...(view.desk.state()?.work.operations.values() ?? [])][0] as Operation;
+    await actions.call(operation);
+    const who = askings.at(-1)?.questions.find(({ field }) => field === 'who');
+    expect(check(who?.schema as Schema, who?.initial)).not.toHaveProperty('errors');
+    expect(who?.choices?.map(({ words }) => words)).toEqual(['Whoever is free', 'Tobias', 'Ruth']);
+    expect((await sent()).map(({ id: _id, at: _at, by: _by, ...entry }) => entry)).toEqual([
+      { kind: 'help-called', text: 'Lend a hand', operation: operation.id },
+    ]);
+  });
+
   it('what somebody is called for, and who', async () => {
     const { view, sent, askings, actions } = await asked({
       wanted: 'Lend a hand',
@@ -97,7 +131,7 @@ describe('what is asked before it is written down', () => {
       'Lend a hand',
       ...operation.tools.map((tool) => `Bring the ${tool}`),
     ]);
-    expect(who?.choices?.map(({ words }) => words)).toEqual(['Whoever is free', 'Tobias']);
+    expect(who?.choices?.map(({ words }) => words)).toEqual(['Whoever is free', 'Tobias', 'Ruth']);
     expect(await sent()).toMatchObject([
       { kind: 'help-called', text: 'Bring the 36 spanner', operation: operation.id, who: 'Tobias' },
     ]);

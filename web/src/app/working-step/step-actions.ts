@@ -5,12 +5,18 @@ import { leftToItself, type EntryBody, type JobState, type PartToOrder, type Ski
 import { comparisonsFor } from '@brisk/core/parts';
 import type { Operation } from '@brisk/core/teardown';
 import { duration } from '@brisk/core/words';
-import { firstValueFrom } from 'rxjs';
+import { catchError, firstValueFrom, of, timeout } from 'rxjs';
+import { PeopleApi } from '../api/people-api';
 import { Desk } from '../session/desk';
 import { Recorder } from '../session/recorder';
 import { Selection } from '../session/selection';
 import { Ask } from '../ui/ask';
 import type { StuckAsked, StuckTold } from './stuck-path';
+
+/** Who is called where it does not matter who. */
+const ANYBODY = 'anybody';
+/** Nobody waits longer for the names of the shop before they can call. */
+const PEOPLE_WITHIN_MS = 1_000;
 
 /** What can be done about a step besides doing it, with what has to be asked. */
 @Injectable()
@@ -18,6 +24,7 @@ export class StepActions {
   private readonly desk = inject(Desk);
   private readonly asker = inject(Ask);
   private readonly recorder = inject(Recorder);
+  private readonly people = inject(PeopleApi);
   private readonly injector = inject(Injector);
   private readonly selection = inject(Selection);
 
@@ -144,7 +151,7 @@ export class StepActions {
 
   /** Somebody is called to the step: to bring one of its tools, to lend a hand, or for what is said in words. */
   async call({ id, title, tools }: Operation): Promise<void> {
-    const others = (this.desk.job()?.crew ?? []).filter((name) => name !== this.desk.me());
+    const others = await this.everybodyElse();
     const wanted = ['Lend a hand', ...tools.map((tool) => `Bring the ${tool}`)];
     const answers = await this.asker.ask({
       title: `Call somebody to: ${title}`,
@@ -171,12 +178,12 @@ export class StepActions {
                 field: 'who',
                 label: 'Who?',
                 as: 'choice' as const,
-                schema: oneOf(['', ...others]).label('This'),
+                schema: oneOf([ANYBODY, ...others]).label('This'),
                 choices: [
-                  { value: '', words: 'Whoever is free' },
+                  { value: ANYBODY, words: 'Whoever is free' },
                   ...others.map((name) => ({ value: name, words: name })),
                 ],
-                initial: '',
+                initial: ANYBODY,
               },
             ]
           : []),
@@ -189,8 +196,24 @@ export class StepActions {
       kind: 'help-called',
       text: String(words === undefined || words === '' ? chosen : words).slice(0, LONGEST.name),
       operation: id,
-      ...(who === undefined || who === '' ? {} : { who: String(who) }),
+      ...(who === undefined || who === ANYBODY ? {} : { who: String(who) }),
     });
+  }
+
+  /** Who can be called: the crew, whoever is at the job, and, where the server says so, everybody of the shop. */
+  private async everybodyElse(): Promise<readonly string[]> {
+    const people = await firstValueFrom(
+      this.people.people().pipe(
+        timeout(PEOPLE_WITHIN_MS),
+        catchError(() => of([])),
+      ),
+    );
+    const names = [
+      ...(this.desk.job()?.crew ?? []),
+      ...this.desk.here().map(({ by }) => by),
+      ...people.filter(({ out, role }) => !out && role !== 'guest').map(({ name }) => name),
+    ];
+    return [...new Set(names)].filter((name) => name !== this.desk.me());
   }
 
   async note(operation?: Operation): Promise<void> {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import {
   MAT_DIALOG_DATA,
@@ -20,6 +20,7 @@ import {
   MEANS_WORDS,
 } from '@brisk/core/ledger';
 import { v4 as uuid } from 'uuid';
+import { KeptWords } from '../ui/kept-words';
 import { TickList } from '../ui/tick-list';
 import { EntryField } from '../ui/entry-field';
 import { ChoiceKeys } from '../ui/choice-keys';
@@ -58,7 +59,9 @@ export class StuckSheet {
   protected readonly before = computed(() => this.asked.state.struggles.get(this.asked.operation.id) ?? []);
   protected readonly trouble = signal<Trouble | undefined>(undefined);
   protected readonly tried = signal<ReadonlySet<Means>>(new Set());
-  protected readonly words = signal('');
+  private readonly kept = inject(KeptWords);
+  private readonly mine = this.kept.who();
+  protected readonly words = signal(this.kept.take<string>(this.asked.operation.id) ?? '');
   protected readonly minutes = signal(Math.max(1, Math.round(this.asked.minutes)));
   /** What else is ticked leaves the minutes as somebody has set them. */
   private readonly soaks = computed(() => this.tried().has('penetrant'));
@@ -80,6 +83,12 @@ export class StuckSheet {
     if (this.words().length > this.longest) return 'That is too long; the rest belongs into a note.';
     return '';
   });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => {
+      if (this.mine !== this.kept.who()) this.kept.keep(this.mine, this.asked.operation.id, this.words());
+    });
+  }
 
   protected want({ name }: Wanted): void {
     this.wanted.update((before) => without(before, name));

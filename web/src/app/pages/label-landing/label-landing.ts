@@ -50,14 +50,23 @@ export class LabelLanding {
       return;
     }
     try {
-      const { id } = await firstValueFrom(this.api.jobByCode(code));
+      const { id, title } = await firstValueFrom(this.api.jobByCode(code));
       const { entries } = await firstValueFrom(this.api.job(id));
+      const takenBack = new Set(entries.flatMap((entry) => (entry.kind === 'corrected' ? [entry.corrects] : [])));
       const joint = entries.findLast((entry) =>
-        this.is() === 'tag'
-          ? entry.kind === 'tagged' && entry.tag === Number(number)
-          : entry.kind === 'fasteners-counted' && entry.bag === Number(number) && entry.direction === 'out',
+        takenBack.has(entry.id)
+          ? false
+          : this.is() === 'tag'
+            ? entry.kind === 'tagged' && entry.tag === Number(number)
+            : entry.kind === 'fasteners-counted' && entry.bag === Number(number) && entry.direction === 'out',
       );
-      const path = joint && 'connection' in joint && typeof joint.connection === 'string' ? [joint.connection] : [];
+      if (!joint) {
+        this.wrong.set(
+          `Nothing on “${title}” has it: the label was printed ahead, or what was written of it was taken back.`,
+        );
+        return;
+      }
+      const path = 'connection' in joint && typeof joint.connection === 'string' ? [joint.connection] : [];
       await this.router.navigate(['/jobs', id, 'bags', ...path], { replaceUrl: true });
     } catch (error) {
       this.wrong.set(problemWords(error));

@@ -1,5 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
+import { Ask } from '../../ui/ask';
+import type { Asking } from '../../ui/asking';
 import type { Device, Person, Session } from '@brisk/contracts/people';
 import { of, throwError } from 'rxjs';
 import { problemAnswer } from '../../../testing/problem-answer';
@@ -41,6 +43,8 @@ async function open(session: Session) {
       stillAndPlain,
       provideRouter([]),
       { provide: PeopleApi, useValue: api },
+      // Putting out asks first; here it is always meant.
+      { provide: Ask, useValue: { ask: sure } },
       { provide: JobsHere, useClass: JobsInMemory },
     ],
   });
@@ -61,11 +65,14 @@ async function open(session: Session) {
   return { api, element, press, text: () => element.textContent ?? '' };
 }
 
+const sure = jest.fn((_asking: Asking) => Promise.resolve({}));
+
 describe('people and devices', () => {
   it('are put out and let in again by who leads, who is told what the server says against it', async () => {
     const { api, press, text } = await open(at('lead'));
     expect(text()).toMatch(/Tablet.*Ines\./s);
     await press('Put out: Ines');
+    expect(sure.mock.lastCall?.[0].title).toBe('Put Ines out?');
     expect(api.change).toHaveBeenLastCalledWith('i', { out: true });
     await press('Let in again');
     expect(api.change).toHaveBeenLastCalledWith('k', { out: false });

@@ -121,7 +121,25 @@ export class PeopleView {
     });
   }
 
-  protected async putOut({ id, thisOne }: Device): Promise<void> {
+  /** Puts somebody out of the shop, once it is sure that they are meant. */
+  protected async putOutPerson({ id, name }: Person): Promise<void> {
+    const answers = await this.ask.ask({
+      title: `Put ${name} out?`,
+      words: `${name} is out at once, on every device. The name stays in the ledgers; what waits on a device of theirs to be sent is not sent under it any more.`,
+      questions: [],
+      action: 'Put them out',
+    });
+    if (answers) await this.change(id, { out: true });
+  }
+
+  protected async putOut({ id, name, thisOne }: Device): Promise<void> {
+    const answers = await this.ask.ask({
+      title: thisOne ? 'Put this device out?' : `Put ${name} out?`,
+      words: 'Whoever is at it has to sign in anew. What waits on it to be sent stays on it.',
+      questions: [],
+      action: 'Put it out',
+    });
+    if (!answers) return;
     await this.tried(async () => {
       await firstValueFrom(this.api.putOut(id));
       if (!thisOne) await this.fetch();
