@@ -53,6 +53,9 @@ export const time = () =>
     })
     .required();
 
+/** An ISO time in UTC that may be left out. */
+export const optionalTime = () => string().datetime().max(40).optional();
+
 /** A day of the calendar, such as 2026-03-02, that may be left out. */
 export const optionalDay = () =>
   string()

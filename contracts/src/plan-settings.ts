@@ -2,7 +2,7 @@ import { STATIONS } from '@brisk/core/connection-map';
 import type { Pin, PlanSettings, Wait } from '@brisk/core/ledger';
 import { FUEL_SCHOOLS, ORDER_SCHOOLS, RAISED_ON, type Crew, type School } from '@brisk/core/schedule';
 import { string } from 'yup';
-import { amount, id, list, name, oneOf, optionalAmount, optionalList, text } from './fields.js';
+import { amount, id, list, name, oneOf, optionalAmount, optionalList, optionalTime, text } from './fields.js';
 import { record, type FieldsOf } from './record.js';
 
 type Hand = Crew['hands'][number];
@@ -22,7 +22,12 @@ const crew = () =>
       record<Hand>({
         name: name(),
         away: optionalList(
-          record<Absence>({ fromMin: amount(LONGEST_MIN), untilMin: optionalAmount(LONGEST_MIN) }),
+          record<Absence>({
+            fromMin: amount(LONGEST_MIN),
+            untilMin: optionalAmount(LONGEST_MIN),
+            leavesAt: optionalTime(),
+            backAt: optionalTime(),
+          }),
           20,
         ),
       }),

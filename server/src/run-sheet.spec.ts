@@ -24,6 +24,8 @@ const wordsOf = (content: unknown): string => {
   return [text, stack, columns].map(wordsOf).join('\n');
 };
 
+const AT = new Date(2026, 2, 3, 10, 0);
+
 describe('the run sheet to carry', () => {
   const jobs = TEMPLATES.flatMap(({ layout }) => {
     const map = usualMap(layout);
@@ -48,7 +50,7 @@ describe('the run sheet to carry', () => {
     };
     for (const half of HALVES) {
       const rest = planned(state, half, crew, undefined);
-      const document = sheetDocument(job, state, half, rest, printed);
+      const document = sheetDocument(job, state, half, rest, printed, AT);
       const words = wordsOf(document.content);
       for (const { operation } of rest.schedule.steps) {
         expect(words).toContain(operation.title);
@@ -77,7 +79,7 @@ describe('printed', () => {
         createdAt: '',
         plan,
       } as const;
-      const document = sheetDocument(job, state, 'back', planned(state, 'back', crew, undefined), printed);
+      const document = sheetDocument(job, state, 'back', planned(state, 'back', crew, undefined), printed, AT);
       expect(document.defaultStyle?.fontSize).toBeGreaterThanOrEqual(6.5);
       const pages = pagesOf(await pdfOf(document));
       expect(pages).toBeGreaterThanOrEqual(2);
@@ -89,6 +91,7 @@ describe('printed', () => {
           'back',
           planned(state, 'back', crew, undefined),
           printed,
+          AT,
         );
         return typeof sheet.header === 'function' ? wordsOf(sheet.header(1, 2, {} as never) ?? '') : '';
       };

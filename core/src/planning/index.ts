@@ -28,4 +28,14 @@ export { detailsOf, type StepDetails } from './sheet-details.js';
 export { LIFT, RAISING, raisedOnBy, raisedOnFor, type Raising } from './raising.js';
 export { agedBy, settingsNow, usualSettings, waitsNow } from './settings.js';
 export { toolsNeeded, type ShopTool, type ToolNeed } from './tools.js';
-export { clockAt, clockWords, closesAfter, USUAL_DAY, workGoesOn, workUntil } from './working-day.js';
+export {
+  clockAt,
+  clockWords,
+  closes,
+  closesAfter,
+  USUAL_DAY,
+  whenWords,
+  workGoesOn,
+  workUntil,
+  workUntilMoment,
+} from './working-day.js';

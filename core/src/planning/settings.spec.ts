@@ -2,7 +2,17 @@ import type { JobPlan } from '../connection-map/index.js';
 import { usualMap } from '../layouts/index.js';
 import { foldLedger, type EntryBody, type JobState, type PlanSettings } from '../ledger/index.js';
 import { recorder, write } from '../testing/crew.js';
-import { agedBy, orderOf, planned, settingsNow, usualSettings, waitsNow } from './index.js';
+import {
+  agedBy,
+  clockWords,
+  orderOf,
+  planned,
+  settingsNow,
+  usualSettings,
+  waitsNow,
+  whenWords,
+  workUntil,
+} from './index.js';
 
 const plan: JobPlan = { map: usualMap('longitudinal-automatic'), powerpack: 'engine-with-gearbox', route: 'top' };
 const begun = Date.parse('2026-03-02T07:00:00.000Z');
@@ -140,13 +150,49 @@ describe('what a plan is made with', () => {
       },
       waits: [{ operation: 'open:downpipe-turbo', min: 45, why: 'Stuck' }],
     };
-    const later = agedBy(settings, 40);
+    const later = agedBy(settings, 0, 40 * 60_000);
     expect(later.crew.hands).toEqual([
       { name: 'Ines', away: [{ fromMin: 20, untilMin: 50 }] },
       { name: 'Tobias', away: [{ fromMin: 0 }] },
     ]);
     expect(later.waits[0]?.min).toBe(5);
-    expect(agedBy(settings, 100).crew.hands[0]).toEqual({ name: 'Ines' });
+    expect(agedBy(settings, 0, 100 * 60_000).crew.hands[0]).toEqual({ name: 'Ines' });
+  });
+
+  it('keep the time of day at which somebody leaves, whenever they are reckoned anew', () => {
+    const day = { begins: '07:30', ends: '16:00' };
+    const made = new Date(2026, 2, 3, 10, 12, 37);
+    const leaves = new Date(2026, 2, 3, 15, 0);
+    const settings: PlanSettings = {
+      ...crew,
+      crew: {
+        ...crew.crew,
+        day,
+        hands: [
+          {
+            name: 'Ines',
+            away: [
+              {
+                fromMin: workUntil('15:00', made, day) ?? 0,
+                untilMin: 400,
+                leavesAt: leaves.toISOString(),
+                backAt: new Date(2026, 2, 3, 16, 0).toISOString(),
+              },
+            ],
+          },
+          { name: 'Tobias' },
+        ],
+      },
+    };
+    for (const later of [0, 41_000, 3 * 3_600_000 + 11_000]) {
+      const now = new Date(made.getTime() + later);
+      const [away] = agedBy(settings, made.getTime(), now.getTime()).crew.hands[0]?.away ?? [];
+      expect(clockWords(away?.fromMin ?? 0, now, day)).toBe('15:00');
+    }
+    const evening = new Date(2026, 2, 3, 16, 0).getTime();
+    expect(agedBy(settings, made.getTime(), evening).crew.hands[0]).toEqual({ name: 'Ines' });
+    expect(whenWords(60, new Date(2026, 2, 3, 15, 30), day)).toBe('Wed 08:00');
+    expect(whenWords(20, new Date(2026, 2, 3, 15, 30), day)).toBe('15:50');
   });
 
   it('begin with no more people than find room', () => {

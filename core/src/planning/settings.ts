@@ -1,7 +1,7 @@
 import type { Half } from '../teardown/index.js';
 import type { OperationId } from '../teardown/index.js';
 import { leavesItsWheels } from './raising.js';
-import { USUAL_DAY, workUntilDay } from './working-day.js';
+import { USUAL_DAY, workUntilDay, workUntilMoment } from './working-day.js';
 import { isSettled, stuckSteps, type JobState, type PlanSettings, type Wait } from '../ledger/index.js';
 import { crewOf, NO_SCHOOL, type Absence, type RaisedOn, type WorkingDay } from '../schedule/index.js';
 
@@ -50,15 +50,27 @@ function partsAwaited(state: JobState, nowMs: number | undefined, day: WorkingDa
   return [...waits.values()];
 }
 
-/** `settings` as they hold `minutes` later: waits and absences that are over are gone, the rest is so much nearer. */
-export function agedBy(settings: PlanSettings, minutes: number): PlanSettings {
+/**
+ * `settings` that were made at `madeMs` as they hold at `nowMs`: waits and absences that are over are gone, the rest is so much
+ * nearer. Who leaves at a time of day leaves at that time, however often it is reckoned anew.
+ */
+export function agedBy(settings: PlanSettings, madeMs: number, nowMs: number): PlanSettings {
+  const minutes = Math.max(0, (nowMs - madeMs) / 60_000);
+  const day = settings.crew.day ?? USUAL_DAY;
+  const until = (moment: string) => workUntilMoment(new Date(moment), new Date(nowMs), day);
   const later = (away: readonly Absence[]) =>
     away
-      .filter(({ untilMin = Infinity }) => untilMin > minutes)
-      .map(({ fromMin, untilMin }) => ({
-        fromMin: Math.max(0, fromMin - minutes),
-        ...(untilMin === undefined ? {} : { untilMin: untilMin - minutes }),
-      }));
+      .map(({ fromMin, untilMin, leavesAt, backAt }): Absence => ({
+        fromMin: leavesAt === undefined ? Math.max(0, fromMin - minutes) : until(leavesAt),
+        ...(backAt !== undefined
+          ? { untilMin: until(backAt) }
+          : untilMin === undefined
+            ? {}
+            : { untilMin: untilMin - minutes }),
+        ...(leavesAt === undefined ? {} : { leavesAt }),
+        ...(backAt === undefined ? {} : { backAt }),
+      }))
+      .filter(({ untilMin = Infinity }) => untilMin > 0);
   return {
     ...settings,
     crew: {
@@ -90,7 +102,7 @@ export function settingsNow(
   const waits = waitsNow(state, nowMs, followed?.settings.crew.day);
   // What stays on its wheels is worked at over a pit, with room for two.
   if (!followed) return { ...usualSettings(names, leavesItsWheels(state, half) ? on : 'lift'), waits };
-  const settings = agedBy(followed.settings, Math.max(0, (nowMs - Date.parse(followed.at)) / 60_000));
+  const settings = agedBy(followed.settings, Date.parse(followed.at), nowMs);
   const open = settings.waits.filter(({ operation }) => {
     const step = state.work.operations.get(operation);
     return step && !isSettled(state, step);

@@ -1,5 +1,13 @@
 import type { WorkingDay } from '../schedule/index.js';
-import { addDays, addMinutes, differenceInMilliseconds, format, roundToNearestMinutes, set } from 'date-fns';
+import {
+  addDays,
+  addMinutes,
+  differenceInCalendarDays,
+  differenceInMilliseconds,
+  format,
+  roundToNearestMinutes,
+  set,
+} from 'date-fns';
 
 /** When a shop works unless it says otherwise. */
 export const USUAL_DAY: WorkingDay = { begins: '07:30', ends: '16:00' };
@@ -18,7 +26,7 @@ export function clockAt(minutes: number, now: Date, day: WorkingDay): Date {
   for (;;) {
     const today = minutesBetween(at(from, day.ends), from);
     // A day that closes before it opens never gets anything done.
-    if (left <= today || today <= 0) return addMinutes(from, left);
+    if (!(left > today) || !(today > 0)) return addMinutes(from, left);
     left -= today;
     from = at(addDays(from, 1), day.begins);
   }
@@ -36,6 +44,25 @@ export function workUntil(clock: string, now: Date, day: WorkingDay): number | u
   if (then >= start) return minutesBetween(then < closes ? then : closes, start);
   const tomorrow = minutesBetween(then, at(start, day.begins));
   return minutesBetween(closes, start) + Math.max(0, tomorrow);
+}
+
+/** Minutes of work until `moment`; nought where it is over, and what is outside of working time counts nothing. */
+export function workUntilMoment(moment: Date, now: Date, day: WorkingDay): number {
+  let from = workGoesOn(now, day);
+  let minutes = 0;
+  for (let days = 0; from < moment && day.begins < day.ends && days < MOST_DAYS; days += 1) {
+    const closes = at(from, day.ends);
+    minutes += Math.max(0, minutesBetween(moment < closes ? moment : closes, from));
+    from = at(addDays(from, 1), day.begins);
+  }
+  return minutes;
+}
+
+/** When something comes that takes `minutes` of work, as one says it: "14:05" today, "Tue 14:05" within a week, then with its date. */
+export function whenWords(minutes: number, now: Date, day: WorkingDay): string {
+  const then = roundToNearestMinutes(clockAt(minutes, now, day));
+  const days = differenceInCalendarDays(then, now);
+  return format(then, days === 0 ? 'HH:mm' : days < 7 ? 'EEE HH:mm' : 'EEE d MMM HH:mm');
 }
 
 /** Minutes of work until the shop opens on a day such as "2026-03-04"; nought for today and days that are over. */
@@ -58,6 +85,11 @@ const MOST_DAYS = 3_650;
 export function closesAfter(minutes: number, now: Date, day: WorkingDay): number {
   const leaves = clockAt(minutes, now, day);
   return minutes + Math.max(0, minutesBetween(at(leaves, day.ends), leaves));
+}
+
+/** When the shop closes on the day of `moment`. */
+export function closes(moment: Date, day: WorkingDay): Date {
+  return at(moment, day.ends);
 }
 
 /** The time of day at which `minutes` of work are done, as a clock shows it. */

@@ -4,6 +4,9 @@ import { STATIONS, type Station } from '../connection-map/index.js';
 export interface Absence {
   readonly fromMin: number;
   readonly untilMin?: number;
+  /** The very moments, ISO 8601 in UTC, where somebody gave a time of day; the minutes follow from them. */
+  readonly leavesAt?: string;
+  readonly backAt?: string;
 }
 
 /** One pair of hands. */

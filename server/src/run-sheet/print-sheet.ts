@@ -22,5 +22,5 @@ export function printSheet({ job, entries, half, tools, nowMs, printed }: SheetT
   const state = foldLedger(job.plan, entries);
   const settings = settingsNow(state, half, job.crew, nowMs, raisedOnBy(tools));
   const plan = planned(state, half, settings, state.plans.get(half));
-  return pdfOf(sheetDocument(job, state, half, plan, printed));
+  return pdfOf(sheetDocument(job, state, half, plan, printed, new Date(nowMs)));
 }

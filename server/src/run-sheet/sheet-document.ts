@@ -2,7 +2,15 @@ import type { Half } from '@brisk/core/teardown';
 import type { Job } from '@brisk/contracts/job';
 import { CAUTION_WORDS, powerpackOf, routeOf } from '@brisk/core/connection-map';
 import type { JobState } from '@brisk/core/ledger';
-import { detailsOf, RAISING, sheetSetups, type Planned, type SheetSetup } from '@brisk/core/planning';
+import {
+  detailsOf,
+  RAISING,
+  sheetSetups,
+  USUAL_DAY,
+  whenWords,
+  type Planned,
+  type SheetSetup,
+} from '@brisk/core/planning';
 import type { RaisedOn } from '@brisk/core/schedule';
 import { duration, HALF_WORDS, HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
 import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
@@ -39,10 +47,13 @@ export function sheetDocument(
   half: Half,
   plan: Planned,
   printed: string,
+  now: Date,
 ): TDocumentDefinitions {
   const on = plan.problem.crew.raisedOn ?? 'stands';
   const told = new Set<string>();
-  const blocks = sheetSetups(state, plan).flatMap((setup) => blocksOf(state, setup, on, told));
+  const day = plan.problem.crew.day ?? USUAL_DAY;
+  const when = (minutes: number) => whenWords(minutes, now, day);
+  const blocks = sheetSetups(state, plan).flatMap((setup) => blocksOf(state, setup, on, told, when));
   const { size, columns } = flowed(blocks);
   const pages = Math.ceil(columns.length / COLUMNS_A_PAGE);
   const followed = state.plans.get(half);
@@ -134,7 +145,13 @@ function filled(blocks: readonly Block[], size: number, room: number): readonly 
 }
 
 /** A setup: its heading with what to take and mind, then each step with a box to tick and what hands need at it. */
-function blocksOf(state: JobState, setup: SheetSetup, on: RaisedOn, told: Set<string>): readonly Block[] {
+function blocksOf(
+  state: JobState,
+  setup: SheetSetup,
+  on: RaisedOn,
+  told: Set<string>,
+  when: (minutes: number) => string,
+): readonly Block[] {
   const where = `${setup.number}  ${STATION_WORDS[setup.station]}, ${HEIGHT_WORDS[setup.height]}`;
   const raising = RAISING[on][setup.height];
   const move = setup.moveMachine ? [raising.title.toUpperCase()] : [];
@@ -143,7 +160,7 @@ function blocksOf(state: JobState, setup: SheetSetup, on: RaisedOn, told: Set<st
   const take = tools.length > 0 ? [`Take: ${[...new Set(tools)].join(', ')}`] : [];
   const trays = setup.trays.map(({ fluid, litres }) => `Catch: about ${litres} l of ${fluid}`);
   const mind = setup.cautions.map((caution) => CAUTION_WORDS[caution].split('. ')[0] ?? '');
-  const who = `${setup.people.join(' and ') || 'From outside'}, ${duration(setup.minutes.likely)}, after ${duration(setup.startMin)}`;
+  const who = `${setup.people.join(' and ') || 'From outside'}, ${when(setup.startMin)}, ${duration(setup.minutes.likely)}`;
   const heading: Block = {
     heading: true,
     height: (size) =>

@@ -116,9 +116,7 @@ export class PlanDraft {
   readonly settings = computed(
     () => {
       const version = this.version();
-      return version
-        ? agedBy(version.settings, Math.max(0, (Date.now() - version.madeAt) / 60_000))
-        : this.baseSettings();
+      return version ? agedBy(version.settings, version.madeAt, Date.now()) : this.baseSettings();
     },
     { equal },
   );

@@ -5,7 +5,7 @@ import { MatExpansionModule } from '@angular/material/expansion';
 import { MatIcon } from '@angular/material/icon';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { isSettled, setsOf, type JobState, TROUBLE_WORDS } from '@brisk/core/ledger';
-import { whatIfNow } from '@brisk/core/planning';
+import { USUAL_DAY, whatIfNow, whenWords } from '@brisk/core/planning';
 import { chainOf, slackOf, type Link } from '@brisk/core/schedule';
 import type { Operation } from '@brisk/core/teardown';
 import { HEIGHT_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
@@ -43,7 +43,7 @@ export class StepCard {
     const step = now?.schedule.steps.find(({ operation }) => operation.id === id);
     if (!now || !step) return undefined;
     return {
-      after: duration(step.startMin),
+      at: whenWords(step.startMin, new Date(), now.problem.crew.day ?? USUAL_DAY),
       who: step.people.join(' and ') || 'somebody from outside',
       slack: Math.floor(slackOf(now.net, now.schedule).get(id) ?? 0),
       chain: chainOf(now.net, now.schedule, id).map((link) => ({

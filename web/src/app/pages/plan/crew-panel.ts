@@ -26,7 +26,8 @@ import { Desk } from '../../session/desk';
 import { PlanDraft } from '../../planning/plan-draft';
 import { FUEL_WORDS, ORDER_WORDS, RAISED_ON_WORDS } from '../../planning/school-words';
 import { ToolShed } from '../../planning/tool-shed';
-import { clockWords, closesAfter, USUAL_DAY, workUntil } from '@brisk/core/planning';
+import { clockAt, clockWords, closes, closesAfter, USUAL_DAY, workUntil } from '@brisk/core/planning';
+import { format, parseISO, roundToNearestMinutes } from 'date-fns';
 
 const MOST_HANDS = 8;
 
@@ -86,7 +87,10 @@ export class CrewPanel {
 
   protected leaves({ away = [] }: Hand): string {
     const [gone] = away;
-    return gone ? clockWords(gone.fromMin, new Date(), this.day()) : '';
+    if (!gone) return '';
+    return gone.leavesAt === undefined
+      ? clockWords(gone.fromMin, new Date(), this.day())
+      : format(parseISO(gone.leavesAt), 'HH:mm');
   }
 
   protected add(name: string): void {
@@ -116,12 +120,23 @@ export class CrewPanel {
     const hands = this.draft.settings()?.crew.hands ?? [];
     const now = new Date();
     const fromMin = workUntil(clock, now, this.day());
+    const leaves = fromMin === undefined ? now : roundToNearestMinutes(clockAt(fromMin, now, this.day()));
     this.hands(
       hands.map((hand): Hand => {
         if (hand.name !== name) return hand;
         return fromMin === undefined
           ? { name }
-          : { name, away: [{ fromMin, untilMin: closesAfter(fromMin, now, this.day()) }] };
+          : {
+              name,
+              away: [
+                {
+                  fromMin,
+                  untilMin: closesAfter(fromMin, now, this.day()),
+                  leavesAt: leaves.toISOString(),
+                  backAt: closes(leaves, this.day()).toISOString(),
+                },
+              ],
+            };
       }),
       fromMin === undefined ? `${name} stays` : `${name} leaves at ${clock}`,
     );

@@ -3,7 +3,7 @@ import { MatTooltip } from '@angular/material/tooltip';
 import type { Schedule, ScheduledStep, WorkingDay } from '@brisk/core/schedule';
 import { duration, HEIGHT_WORDS, STATION_WORDS, several } from '@brisk/core/words';
 import { format } from 'date-fns';
-import { clockAt, closesAfter } from '@brisk/core/planning';
+import { whenWords, clockAt, closesAfter } from '@brisk/core/planning';
 
 /** Ticks under the picture are this far apart at least, as a share of its width. */
 const TICKS = [15, 30, 60, 120, 240, 480, 960];
@@ -51,7 +51,8 @@ export class DayPicture {
     ].filter(({ own }) => own.length > 0);
     const crew = this.people().map((name) => ({ name, own: steps.filter(({ people }) => people.includes(name)) }));
     return [...crew, ...others].map(({ name, own }) => {
-      const stays = staysOf(own, total);
+      const now = new Date();
+      const stays = staysOf(own, total, (minutes) => whenWords(minutes, now, this.day()));
       return { name, stays, words: `${several(stays.length, 'stay')}. Press where you want to look.` };
     });
   });
@@ -115,7 +116,7 @@ export class DayPicture {
   });
 }
 
-function staysOf(steps: readonly ScheduledStep[], total: number): readonly Stay[] {
+function staysOf(steps: readonly ScheduledStep[], total: number, when: (minutes: number) => string): readonly Stay[] {
   const runs: ScheduledStep[][] = [];
   for (const step of steps) {
     const last = runs.at(-1)?.at(-1);
@@ -144,7 +145,7 @@ function staysOf(steps: readonly ScheduledStep[], total: number): readonly Stay[
         waits,
         first: first.operation.id,
         label: width > 5 ? where : '',
-        words: `${where}${waits ? '' : `, ${HEIGHT_WORDS[first.height]}`}, after ${duration(first.startMin)} for ${duration(last.endMin - first.startMin)}${waits ? '' : `: ${several(run.length, 'step')}${together ? ', two together' : ''}`}`,
+        words: `${where}${waits ? '' : `, ${HEIGHT_WORDS[first.height]}`}, ${when(first.startMin)}, for ${duration(last.endMin - first.startMin)}${waits ? '' : `: ${several(run.length, 'step')}${together ? ', two together' : ''}`}`,
       },
     ];
   });

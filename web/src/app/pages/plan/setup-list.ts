@@ -4,7 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import type { JobState } from '@brisk/core/ledger';
-import { RAISING, sheetSetups, type Planned, type SheetSetup } from '@brisk/core/planning';
+import { RAISING, sheetSetups, type Planned, type SheetSetup, USUAL_DAY, whenWords } from '@brisk/core/planning';
 import type { OperationId } from '@brisk/core/teardown';
 import { duration, HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
 import { Selection } from '../../session/selection';
@@ -31,6 +31,11 @@ export class SetupList {
   protected readonly raising = computed(() => RAISING[this.plan().problem.crew.raisedOn ?? 'stands']);
   protected readonly crowd = computed(() => this.plan().problem.crew.hands.length > 1);
   protected readonly lists = computed(() => this.setups().map((_, index) => `setup-${index}`));
+
+  /** When work on a setup begins, as a clock shows it. */
+  protected when(startMin: number): string {
+    return whenWords(startMin, new Date(), this.plan().problem.crew.day ?? USUAL_DAY);
+  }
 
   protected cautionsOf(setup: SheetSetup): string {
     return setup.cautions.map((caution) => CAUTION_WORDS[caution].split('. ')[0]).join('. ');
