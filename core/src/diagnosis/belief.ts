@@ -103,15 +103,17 @@ function shareOf(signs: Readonly<Record<string, number>>, answer: string, count:
 
 /**
  * How much each cause that fits `machine` is believed in, most first: Bayes over priors (`weight`, raised by `raises`) and the
- * evidence, answers taken as independent given the cause. Of a test that was done twice the last counts.
+ * evidence, answers taken as independent given the cause. Of a test that was done twice the last counts. What is `ruledOut` is
+ * not among them.
  */
 export function beliefs(
   { tests, causes }: TroubleKnowledge,
   machine: Machine,
   raises: ReadonlyMap<string, Raise>,
   evidence: readonly Evidence[],
+  ruledOut: ReadonlySet<string> = new Set(),
 ): readonly Belief[] {
-  const fitting = causes.filter((cause) => isFor(cause.for, machine));
+  const fitting = causes.filter((cause) => isFor(cause.for, machine) && !ruledOut.has(cause.id));
   const priors = fitting.map(({ id, weight }) => weight * (raises.get(id)?.factor ?? 1));
   const known = priors.reduce((sum, prior) => sum + prior, 0);
   const seen = lastOfEach([...tests, ...fitting.map(lookAt)], evidence);

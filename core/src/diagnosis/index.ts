@@ -36,7 +36,7 @@ export {
   type TroubleKnowledge,
   type TroubleTest,
 } from './knowledge.js';
-export { evidenceOf, jointsOf, machineOf, placesOf, raisesOf } from './on-the-job.js';
+export { evidenceOf, jointsOf, machineOf, placesOf, raisesOf, ruledOut } from './on-the-job.js';
 export { knowledgeOf, NO_OWN_KNOWLEDGE, type FoundCause, type OwnKnowledge } from './own-knowledge.js';
 export { byCodes, readByBox } from './read-by-box.js';
 export { TESTS } from './tests/index.js';

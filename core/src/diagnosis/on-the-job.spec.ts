@@ -14,6 +14,7 @@ import {
   placesOf,
   raisesOf,
   readByBox,
+  ruledOut,
   TESTS,
 } from './index.js';
 
@@ -89,15 +90,33 @@ describe('what this job makes likelier', () => {
 describe('what is known of the trouble', () => {
   it('is what the attempt gave, in its volts and what it did', () => {
     expect(evidenceOf(then(signed, attempt(11.7, 9.2, 'cranks')))).toEqual([
+      // What is complained of is said with it, and not asked again.
+      { test: 'complaint', answers: ['no-start'] },
       { test: 'rest-volts', answers: ['low'] },
       { test: 'crank-volts', answers: ['low'] },
       { test: 'crank', answers: ['normal', 'slow', 'fast'] },
       { test: 'fires', answers: ['never'] },
     ]);
-    expect(evidenceOf(then(signed, attempt(25.1, 20, 'runs-rough')))[0]).toEqual({
-      test: 'rest-volts',
-      answers: ['ok'],
-    });
+    expect(evidenceOf(then(signed, attempt(25.1, 20, 'runs-rough'))).slice(0, 2)).toEqual([
+      { test: 'complaint', answers: ['rough'] },
+      { test: 'rest-volts', answers: ['ok'] },
+    ]);
+  });
+
+  it('leaves out what cannot be: where the engine turned, the starter meshed', () => {
+    const believed = (result: 'cranks' | 'no-crank') => {
+      const state = then(signed, attempt(12.6, 10.2, result));
+      const machine = machineOf(state.work.plan.map);
+      return beliefs(
+        { tests: TESTS, causes: CAUSES },
+        machine,
+        raisesOf(state, CAUSES),
+        evidenceOf(state),
+        ruledOut(state),
+      ).map(({ cause: one }) => one?.id);
+    };
+    expect(believed('cranks')).not.toContain('starter-mesh');
+    expect(believed('no-crank')).toContain('starter-mesh');
   });
 
   it('is what the box read, where it tells things apart; and what the tester said', () => {

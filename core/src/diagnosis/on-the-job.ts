@@ -11,6 +11,7 @@ import {
 } from '../ledger/index.js';
 import { operationId } from '../teardown/index.js';
 import { sentence } from '../words/index.js';
+import { COMPLAINT } from './complaints.js';
 import type { Belief, Evidence, Machine, Raise } from './belief.js';
 import type { About, Cause, TroubleTest } from './knowledge.js';
 import { byCodes, readByBox } from './read-by-box.js';
@@ -77,6 +78,21 @@ export function raisesOf(state: JobState, causes: readonly Cause[]): ReadonlyMap
       ];
     }),
   );
+}
+
+/** Causes with which the engine itself stands still, whatever the starter does. */
+const STANDS_STILL: ReadonlySet<string> = new Set(['starter-mesh', 'engine-stuck']);
+
+/** What cannot be, by the last attempt: where the engine turned, nothing that keeps it standing. */
+export function ruledOut(state: JobState): ReadonlySet<string> {
+  const result = lastAttempt(state)?.result;
+  return result === undefined || result === 'no-crank' ? new Set() : STANDS_STILL;
+}
+
+/** The last attempt to start since the last trouble was closed. */
+function lastAttempt({ attempts, causesFound }: JobState): JobState['attempts'][number] | undefined {
+  const closed = causesFound.at(-1)?.at;
+  return attempts.findLast(({ at, purpose }) => purpose === undefined && (closed === undefined || at > closed));
 }
 
 /** Joints of this job that a cause has to do with: where one looks. */
@@ -148,10 +164,10 @@ const CRANK_OK_V = 9.6;
 
 /** What is known of the trouble there is now: the last attempt since the last one was closed, and every test since. */
 export function evidenceOf(state: JobState): readonly Evidence[] {
-  const { attempts, troubleTests, causesFound, codes } = state;
+  const { troubleTests, causesFound, codes } = state;
   const closed = causesFound.at(-1)?.at;
   const isNow = ({ at }: { readonly at: string }) => closed === undefined || at > closed;
-  const attempt = attempts.filter((one) => isNow(one) && one.purpose === undefined).at(-1);
+  const attempt = lastAttempt(state);
   const machine = machineOf(state.work.plan.map);
   const tester = codes.filter((read) => read.when === 'since' && isNow(read)).at(-1);
   return [
@@ -161,6 +177,14 @@ export function evidenceOf(state: JobState): readonly Evidence[] {
     ...troubleTests.filter(isNow).map(({ test, answer }) => ({ test, answers: [answer] })),
   ];
 }
+
+/** What somebody would say who tried to start it. */
+const COMPLAINED: Readonly<Partial<Record<JobState['attempts'][number]['result'], string>>> = {
+  'no-crank': 'no-start',
+  cranks: 'no-start',
+  'fires-and-dies': 'no-start',
+  'runs-rough': 'rough',
+};
 
 function ofAttempt({
   voltsBefore,
@@ -192,7 +216,9 @@ function ofAttempt({
       { test: 'fires', answers: ['well'] },
     ],
   }[result];
+  const complaint = COMPLAINED[result];
   return [
+    ...(complaint ? [{ test: COMPLAINT.id, answers: [complaint] }] : []),
     volts('rest-volts', voltsBefore, REST_OK_V),
     ...(crankSeconds > 0 ? [volts('crank-volts', voltsLowest, CRANK_OK_V)] : []),
     ...does,

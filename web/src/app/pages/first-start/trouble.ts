@@ -13,6 +13,7 @@ import {
   placesOf,
   OTHER,
   raisesOf,
+  ruledOut,
   type Belief,
   type NextTest,
 } from '@brisk/core/diagnosis';
@@ -70,7 +71,7 @@ export class Trouble {
   private readonly believed = computed(() => {
     const [state, machine] = [this.desk.state(), this.machine()];
     return state && machine
-      ? beliefs(this.knowledge(), machine, raisesOf(state, this.knowledge().causes), this.evidence())
+      ? beliefs(this.knowledge(), machine, raisesOf(state, this.knowledge().causes), this.evidence(), ruledOut(state))
       : [];
   });
   protected readonly mayCrank = computed(() => {
