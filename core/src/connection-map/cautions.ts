@@ -5,6 +5,7 @@ export const CAUTION_WORDS: Readonly<Record<Caution, string>> = {
   battery: 'A live cable can arc and burn. Negative off first, and tied back where it cannot spring home.',
   fuel: 'Fuel spray burns and blinds. Let the pressure down as the maker says; extinguisher at hand, no lamps or sparks.',
   'hot-coolant': 'Hot coolant scalds under pressure. Let it cool before the cap or a hose is touched.',
+  'hot-metal': 'A hot engine or exhaust burns through a glove. Wait until a bare hand stays on it.',
   stands: 'A machine that slips off a jack crushes. Stands under the body on firm ground, wheels chocked.',
   'under-load': 'Nobody under or beside a hanging load. Lifting gear rated and inspected under local rules.',
   airbag:

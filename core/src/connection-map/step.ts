@@ -25,6 +25,7 @@ export const CAUTIONS = [
   'battery',
   'fuel',
   'hot-coolant',
+  'hot-metal',
   'stands',
   'under-load',
   'airbag',

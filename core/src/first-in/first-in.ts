@@ -2,6 +2,7 @@ import { AT_THE_BENCH_WORDS } from '../bench/index.js';
 import { crossing, type Connection, type ConnectionId } from '../connection-map/index.js';
 import { shapeToDraw } from '../layouts/shapes/index.js';
 import { isDone, isOpen, isSettled, partsOut, type JobState } from '../ledger/index.js';
+import { LATER } from '../refit/index.js';
 import { operationId, type Operation, type OperationId } from '../teardown/index.js';
 import { coveredBy, type Covered } from './covered.js';
 
@@ -90,7 +91,10 @@ export function firstIn(state: JobState): FirstIn {
         ({ before: earlier, reason }) =>
           reason.kind === 'access' && (earlier === down || crossed.has(operations.get(earlier)?.connection ?? '')),
       );
-      return (room || gap) && edge ? [{ operation, why: edge.reason.words }] : [];
+      // What covers something is told so, not as what it covers would be.
+      return (room || gap) && edge
+        ? [{ operation, why: edge.reason.words.replace(LATER, 'What it covers goes on first. On the way out: ') }]
+        : [];
     }),
     thisFirst: [...before].flatMap((after) =>
       (into.get(after) ?? []).flatMap((edge): readonly ThisFirst[] => {

@@ -1,5 +1,6 @@
 import {
   MapError,
+  type Caution,
   type Access,
   type Chore,
   type Circuit,
@@ -53,7 +54,7 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
     conditions: new Set(conditions.map(({ id }) => id)),
     circuits: new Set(circuits.map(({ id }) => id)),
   };
-  const place = placing(template);
+  const place = placing(template, present.circuits.has('coolant'));
   const reachedPast = (access: readonly Access[]) =>
     access.filter((need) => ('open' in need ? present.connections.has(need.open) : present.parts.has(need.removed)));
   /** What `of` needs, as long as something on this map brings it about: a need nobody meets would fall away unseen. */
@@ -208,11 +209,14 @@ export function completed(template: Template, choices: Choices): Choices {
 }
 
 /** Puts a step where people stand on this layout. */
-function placing({ stations, onItsWheels }: Template) {
+function placing({ stations, onItsWheels }: Template, hasCoolant: boolean) {
+  const isHere = (caution: Caution) =>
+    (caution !== 'stands' || !onItsWheels) && (caution !== 'hot-coolant' || hasCoolant);
   return <Step extends Pick<StepSpec, 'station' | 'height' | 'cautions'>>(step: Step): Step => ({
     ...step,
     station: stations?.[step.station] ?? step.station,
-    ...(onItsWheels ? { height: 'either', cautions: step.cautions.filter((caution) => caution !== 'stands') } : {}),
+    cautions: step.cautions.filter(isHere),
+    ...(onItsWheels ? { height: 'either' } : {}),
   });
 }
 

@@ -124,6 +124,7 @@ export { lastEntriesOf } from './last-entries.js';
 export { LONGEST_STRETCH_MIN, minutesByOperation, minutesByStop } from './phase-time.js';
 export {
   allLifted,
+  isAway,
   carrying,
   conditionsInForce,
   hasRun,

@@ -168,6 +168,12 @@ export function allLifted(state: JobState): boolean {
   return [...state.work.operations.values()].every(({ id, phase }) => phase !== 'lift' || isDone(state, id));
 }
 
+/** Whether the powerpack is out of the machine: up and away, and nothing of the way back down has begun. */
+export function isAway(state: JobState): boolean {
+  const lowered = [...state.work.operations.values()].some(({ id, kind }) => kind === 'lower' && isDone(state, id));
+  return allLifted(state) && !lowered;
+}
+
 /** Steps that got stuck and have not been finished since, in map order. */
 export function stuckSteps(state: JobState): readonly Operation[] {
   return [...state.work.operations.values()].filter(({ id }) => state.progress.get(id)?.is === 'stuck');

@@ -20,6 +20,9 @@ import {
 } from '../teardown/index.js';
 import type { Stages } from './stages.js';
 
+/** Said of what goes on before what covers it. */
+export const LATER = 'Later it cannot be reached. On the way out: ';
+
 /** By hand, then closed, then torqued; and torque in the order the map asks for. */
 export function stageEdges(opened: readonly Connection[], stages: ReadonlyMap<string, Stages>): readonly Precedence[] {
   const byHand: Reason = { kind: 'sequence', words: 'Fingers before tools, or a thread is crossed.' };
@@ -114,7 +117,7 @@ export function reversedEdges(
     if (before.startsWith('drain:')) return 'Filled when every joint of the circuit is closed.';
     if (reason.kind === 'condition') return `${title.get(before) ?? before} was done before it; it goes back after it.`;
     if (reason.kind === 'part') return 'The part is in its place before it is fastened.';
-    return `Later it cannot be reached. On the way out: ${reason.words}`;
+    return `${LATER}${reason.words}`;
   }
 }
 

@@ -5,5 +5,5 @@
  */
 export { deedsBack, refitOf, type Refit } from './derive.js';
 export { connectionOperations, fitting } from './operations.js';
-export { inHandEdges, stageEdges } from './edges.js';
+export { inHandEdges, LATER, stageEdges } from './edges.js';
 export { stagesOf, type Stages } from './stages.js';

@@ -30,11 +30,11 @@ export const coolAndSoak = (
         'cool-down',
         'out',
         waiting('Let engine and exhaust cool until a bare hand stays on them', nose, [1, 30, 90], {
-          cautions: ['hot-coolant'],
+          cautions: ['hot-coolant', 'hot-metal'],
           tip: 'Cold already: say so and go on.',
         }),
         {
-          why: 'Hot coolant scalds and hot metal burns.',
+          why: 'What is hot scalds and burns.',
           after: [{ holdPoint: 'made-safe' }],
           before: [{ circuit: 'coolant' }, ...opened(hot), ...rusted, { chore: 'soak-exhaust' }],
         },

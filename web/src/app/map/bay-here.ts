@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, v
 import { drawBay, viewOf, type View } from '@brisk/core/bay';
 import { lumpOfPlan, type Connection, type Station } from '@brisk/core/connection-map';
 import { shapeToDraw } from '@brisk/core/layouts/shapes';
-import { partsOut, type JobState } from '@brisk/core/ledger';
+import { isAway, partsOut, type JobState } from '@brisk/core/ledger';
 import { STATION_WORDS } from '@brisk/core/words';
 import equal from 'fast-deep-equal/es6';
 import { BayParts } from './bay-parts';
@@ -51,7 +51,11 @@ export class BayHere {
   private readonly seen = computed(
     () => ({
       lump: lumpOfPlan(this.state().work.plan),
-      off: partsOut(this.state()),
+      // What is out stands on its stand and not in the bay; at the bench it is what one looks at.
+      off:
+        isAway(this.state()) && this.station() !== 'bench'
+          ? new Set([...partsOut(this.state()), ...lumpOfPlan(this.state().work.plan)])
+          : partsOut(this.state()),
       connections: this.connections(),
     }),
     { equal },

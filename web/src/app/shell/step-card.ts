@@ -8,7 +8,7 @@ import { isSettled, setsOf, type JobState, TROUBLE_WORDS } from '@brisk/core/led
 import { USUAL_DAY, whatIfNow, whenWords } from '@brisk/core/planning';
 import { chainOf, slackOf, type Link } from '@brisk/core/schedule';
 import type { Operation } from '@brisk/core/teardown';
-import { HEIGHT_WORDS, STATION_WORDS, duration } from '@brisk/core/words';
+import { HEIGHT_WORDS, STATION_WORDS, duration, several } from '@brisk/core/words';
 import { format } from 'date-fns';
 import { PagesFor } from '../literature/pages-for';
 import { Desk } from '../session/desk';
@@ -44,6 +44,7 @@ export class StepCard {
     if (!now || !step) return undefined;
     return {
       at: whenWords(step.startMin, new Date(), now.problem.crew.day ?? USUAL_DAY),
+      people: step.people.length,
       who: step.people.join(' and ') || 'somebody from outside',
       slack: Math.floor(slackOf(now.net, now.schedule).get(id) ?? 0),
       chain: chainOf(now.net, now.schedule, id).map((link) => ({
@@ -52,6 +53,12 @@ export class StepCard {
       })),
       pinned: this.draft.pinned().has(id),
     };
+  });
+
+  /** How many are at it: as it is planned, or as many as it takes. */
+  protected readonly hands = computed(() => {
+    const people = this.planned()?.people ?? 0;
+    return several(Math.max(people, this.card()?.operation.hands ?? 1), 'person', 'people');
   });
 
   protected readonly sets = computed(() => {

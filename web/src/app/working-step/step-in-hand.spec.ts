@@ -1,3 +1,4 @@
+import { TestBed } from '@angular/core/testing';
 import type { Job } from '@brisk/contracts/job';
 import { FIRST_WRENCHES } from '@brisk/core/torque';
 import { foldLedger, isDone, type LedgerEntry } from '@brisk/core/ledger';
@@ -315,6 +316,27 @@ describe('the step in hand', () => {
     await view.settle();
     expect(title()).not.toBe(first);
     expect(view.text()).toMatch(new RegExp(`to soak: ${first}`));
+  });
+
+  it('has no word missing at any step of a job, with a plan for two and somebody from outside', async () => {
+    const settings = usualSettings(['Ines', 'Tobias']);
+    const start = foldLedger(testJob.plan, []);
+    const { schedule } = planned(start, 'out', settings, undefined);
+    const plan = theirEntry({
+      kind: 'plan-followed',
+      half: 'out',
+      order: orderOf(schedule),
+      ...settings,
+      finishMin: 1,
+      heightChanges: 0,
+    });
+    const steps = [...start.work.operations.values()].filter(({ phase }) => phase === 'strip' || phase === 'lift');
+    for (let at = 0; at < steps.length; at += 9) {
+      TestBed.resetTestingModule();
+      const view = await open([plan, ...workedUntil((state) => state.progress.size >= at)]);
+      const hand = wordsOf(view.element.querySelector('.hand') as HTMLElement);
+      expect(hand).not.toMatch(/\s,|,\s*,|\(\s*\)|\bundefined\b|\bNaN\b|: ?$/);
+    }
   });
 
   it('counts down a wait beside the work that can be done meanwhile, and asks before it is cut short', async () => {

@@ -141,6 +141,14 @@ export class StepInHand {
     return this.possible().filter((operation) => operation.id !== id);
   });
 
+  /** Who is to do the step in hand by the plan, where it says so. */
+  protected readonly planned = computed(
+    () =>
+      this.turns()
+        .get(this.now()?.operation.id ?? '')
+        ?.join(' and ') ?? '',
+  );
+
   /** Steps that are somebody’s turn by the plan, in its order. */
   private runsFor(name: string): readonly Operation[] {
     return [...this.turns()].flatMap(([id, people]) => {
