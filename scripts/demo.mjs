@@ -1,5 +1,5 @@
 /** Serves the demo scenario from its own data folder. `npm run demo -- --fresh` begins it anew. */
-import { rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt, ensureInstalled } from './prepare.mjs';
 import { randomUUID } from 'node:crypto';
@@ -8,7 +8,14 @@ import { loadDemo } from './load-demo.mjs';
 import { root, say } from './say.mjs';
 import { startServer, stopServer, untilHealthy } from './server-process.mjs';
 
-const dataFolder = join(root, '.brisk/demo-data');
+const dataFolder = process.env.BRISK_DATA ?? join(root, '.brisk/demo-data');
+/** Says that what lies in a folder is the demo, so that no shop’s own data is ever begun anew. */
+const mark = join(dataFolder, 'this-is-the-demo');
+const isOthers = existsSync(dataFolder) && readdirSync(dataFolder).length > 0 && !existsSync(mark);
+if (process.env.BRISK_DATA && isOthers) {
+  say(`${dataFolder} has something else in it than the demo. Set BRISK_DATA to an empty folder, or leave it out.`);
+  process.exit(1);
+}
 const backups = process.env.BRISK_BACKUP ?? join(root, '.brisk/demo-backups');
 const host = process.env.BRISK_HOST ?? '127.0.0.1';
 const port = process.env.BRISK_PORT ?? '4310';
@@ -17,6 +24,8 @@ const address = `http://${host}:${port}`;
 await ensureInstalled();
 await ensureBuilt();
 if (process.argv.includes('--fresh')) rmSync(dataFolder, { recursive: true, force: true });
+mkdirSync(dataFolder, { recursive: true });
+writeFileSync(mark, 'Made up: npm run demo -- --fresh begins it anew.\n');
 say('Starting the server…');
 const code = randomUUID().slice(0, 8);
 const server = startServer({

@@ -280,7 +280,7 @@ describe('what is written at the bench', () => {
       expect.stringMatching(/^Still .*radiator/),
     );
     expect(open(pump, charged, moved('arrived'))).toContain(
-      'Old part of “Water pump” is to go back for its core charge, by 2026-04-01',
+      'Old part of “Water pump” is to go back for its core charge, by 1 Apr 2026',
     );
     expect(
       openItems(folded(pump, charged, moved('arrived'))).find(({ words }) => /core charge/.test(words))?.grave,

@@ -50,7 +50,7 @@ const said: Readonly<Record<EntryKind, RegExp>> = {
   'second-signer-asked': /^Two sign at: /,
   'shift-read': /^Read and taken over: /,
   'warm-up-noted': /^Not yet: It charges: 12\.4$/,
-  'second-look-planned': /^Second look: Wheel bolts, on 2026-03-09, after 50 km$/,
+  'second-look-planned': /^Second look: Wheel bolts, on 9 Mar 2026, after 50 km$/,
   'second-look-done': /^Looked once more: l\. All tight$/,
   'codes-read': /^Glow lamp; Boost low, read before the job at 12\.4 V$/,
   'cause-found': /^It was: A coil is unplugged\. Pushed home$/,

@@ -1,4 +1,4 @@
-import type { ConnectionId } from '../connection-map/index.js';
+import type { System, ConnectionId } from '../connection-map/index.js';
 import { usualPattern, type BoltPattern } from '../fasteners/index.js';
 import {
   besideTheLast,
@@ -8,7 +8,7 @@ import {
   type TighteningStage,
   type TorqueVerdict,
 } from '../torque/index.js';
-import { setsOf } from './counting.js';
+import { setsOf, heldTo } from './counting.js';
 import type { JobState } from './state.js';
 
 /** A joint as it is tightened: its holes, the order they come in, and its stages. */
@@ -51,19 +51,25 @@ export function boltNumbers({ order }: Joint, bolts: readonly number[]): readonl
   return bolts.map((bolt) => order.indexOf(bolt) + 1).sort((one, other) => one - other);
 }
 
+/** Systems whose bolted joints hold panels and brackets, and seal nothing where no fluid runs. */
+const PANELS: ReadonlySet<System> = new Set(['body', 'electrics', 'cooling']);
+
 /** Orders that were worked out: the same drawing is asked for again and again. */
 const orders = new WeakMap<BoltPattern, readonly number[]>();
 
 /** The joint `connection` as it is to be tightened, or undefined where there is no figure for it, or no bolt. */
 export function jointOf(state: JobState, connection: ConnectionId): Joint | undefined {
   const { connections } = state.work;
-  const torque = connections.get(connection)?.refit.torque;
+  const { system, circuit, refit } = connections.get(connection) ?? {};
+  const torque = refit?.torque;
   const pattern = patternOf(state, connection);
   if (!torque || !pattern || pattern.holes.length === 0) return undefined;
   const order = orders.get(pattern) ?? tighteningOrder(pattern.holes);
   orders.set(pattern, order);
   const bolts = pattern.holes.length;
-  return { targetNm: torque.targetNm, pattern, bolts, order, stages: tighteningStages(torque, bolts) };
+  // Ledgers of earlier editions name stages by their place among more of them.
+  const isPanel = heldTo(state, 6) && system !== undefined && PANELS.has(system) && circuit === undefined;
+  return { targetNm: torque.targetNm, pattern, bolts, order, stages: tighteningStages(torque, bolts, isPanel) };
 }
 
 /**

@@ -1,3 +1,4 @@
+import { dayWords } from '../words/index.js';
 import { lumpOf } from '../connection-map/index.js';
 import { isDone, partsOut, type JobState, type Owner, type PartCondition, type Place } from '../ledger/index.js';
 import { operationId } from '../teardown/index.js';
@@ -96,7 +97,9 @@ function bought({ needs }: JobState): readonly PartCard[] {
             owner: 'bought',
             place: stage === 'fitted' ? 'machine' : stage === 'arrived' || stage === 'wrong' ? 'bench' : 'to-come',
             ...(number === undefined ? {} : { number }),
-            ...(expectedOn === undefined || stage !== 'ordered' ? {} : { waitsFor: `delivery on ${expectedOn}` }),
+            ...(expectedOn === undefined || stage !== 'ordered'
+              ? {}
+              : { waitsFor: `delivery on ${dayWords(expectedOn)}` }),
             settled: stage === 'fitted',
             keep: false,
           },

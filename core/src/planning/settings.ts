@@ -1,3 +1,4 @@
+import { dayWords } from '../words/index.js';
 import type { Half } from '../teardown/index.js';
 import type { OperationId } from '../teardown/index.js';
 import { leavesItsWheels } from './raising.js';
@@ -45,7 +46,8 @@ function partsAwaited(state: JobState, nowMs: number | undefined, day: WorkingDa
     if (!step || isSettled(state, step) || stage !== 'ordered' || expectedOn === undefined) continue;
     const min = Math.round(workUntilDay(expectedOn, new Date(nowMs), day));
     const before = waits.get(step.id)?.min ?? 0;
-    if (min > before) waits.set(step.id, { operation: step.id, min, why: `Waiting for: ${name}, due ${expectedOn}` });
+    if (min > before)
+      waits.set(step.id, { operation: step.id, min, why: `Waiting for: ${name}, due ${dayWords(expectedOn)}` });
   }
   return [...waits.values()];
 }

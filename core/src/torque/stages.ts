@@ -10,15 +10,21 @@ const IN_THREE = 4;
 const SHARES_OF_MANY = [0.3, 0.6, 1] as const;
 const SHARES_OF_FEW = [0.5, 1] as const;
 
+/** Small bolts that hold a panel and seal nothing go to their figure at once: nothing is drawn down evenly there. */
+const PANEL_NM = 12;
+
 /**
  * The stages a joint of `bolts` bolts is brought to its figure in, once all of them are in by hand: the maker’s own where
- * the map has them, else 30, 60 and 100 % (a few: half, then all; one: at once), then the angle if there is one.
+ * the map has them, else 30, 60 and 100 % (a few: half, then all; one, and small bolts of a panel: at once), then the angle if there is one.
  */
 export function tighteningStages(
   { targetNm, stages, angleDeg }: TorqueSpec,
   bolts: number,
+  isPanel = false,
 ): readonly TighteningStage[] {
-  const shares = stages ?? (bolts >= IN_THREE ? SHARES_OF_MANY : bolts > 1 ? SHARES_OF_FEW : [1]);
+  const shares =
+    stages ??
+    (isPanel && targetNm <= PANEL_NM ? [1] : bolts >= IN_THREE ? SHARES_OF_MANY : bolts > 1 ? SHARES_OF_FEW : [1]);
   return [
     ...shares.map((share): TighteningStage => ({ is: 'torque', share, nm: share * targetNm })),
     ...(angleDeg === undefined ? [] : [{ is: 'angle', degrees: angleDeg } as const]),

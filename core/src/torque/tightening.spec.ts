@@ -46,6 +46,16 @@ function shyOf(some: readonly PlaceMm[], order: readonly number[]): readonly [ne
   return [neighbours, away];
 }
 
+describe('the bolts of a panel', () => {
+  it('go to their figure at once, unless the map says otherwise', () => {
+    const one = [{ is: 'torque', share: 1, nm: 9 }];
+    expect(tighteningStages({ targetNm: 9 }, 8, true)).toEqual(one);
+    expect(tighteningStages({ targetNm: 9 }, 8)).toHaveLength(3);
+    expect(tighteningStages({ targetNm: 60 }, 8, true)).toHaveLength(3);
+    expect(tighteningStages({ targetNm: 9, stages: [0.5, 1] }, 8, true)).toHaveLength(2);
+  });
+});
+
 describe('the order of the bolts', () => {
   it('is a star on a circle, measured against clockwise', () => {
     const circle = holes('circle', 8, 100, 100);

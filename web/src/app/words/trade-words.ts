@@ -65,7 +65,7 @@ export const CAUTION_NAMES: Readonly<Record<Caution, string>> = {
   battery: 'Live battery',
   fuel: 'Fuel',
   'hot-coolant': 'Hot coolant',
-  'hot-metal': 'hot metal',
+  'hot-metal': 'Hot metal',
   stands: 'Machine raised',
   'under-load': 'Hanging load',
   airbag: 'Airbag',

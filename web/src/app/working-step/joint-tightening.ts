@@ -209,6 +209,9 @@ export class JointTightening {
     if (next) void this.tighten(next.bolts, next.at);
   }
 
+  /** Where the map wants each bolt read by itself, nobody says it of all at once. */
+  protected readonly mayAllAtOnce = computed(() => this.connection().refit.torque?.eachRead !== true);
+
   protected allOfStage(): void {
     const next = this.next();
     if (next) void this.tighten(next.all, next.at, true);

@@ -40,7 +40,7 @@ import {
 } from '@brisk/core/ledger';
 import { RAISING, raisedOnFor } from '@brisk/core/planning';
 import { halfOf, type Operation, type WorkPhase } from '@brisk/core/teardown';
-import { HEIGHT_WORDS, STATION_WORDS, duration, several, figureIn } from '@brisk/core/words';
+import { HEIGHT_WORDS, STATION_WORDS, duration, several, figureIn, dayWords } from '@brisk/core/words';
 import { EntryField } from '../ui/entry-field';
 import { FillsRest } from '../ui/fills-rest';
 import { AtTheJob } from '../session/at-the-job';
@@ -300,6 +300,7 @@ export class StepInHand {
     return operation ? partsAwaitedAt(this.state(), operation) : [];
   });
   protected readonly stageWords = STAGE_WORDS;
+  protected readonly dayWords = dayWords;
 
   protected readonly canSkip = computed(() => {
     const now = this.now();

@@ -47,6 +47,7 @@ export class TorqueEntry {
   protected readonly unitChoices = TORQUE_UNITS.map((value) => ({ value, words: value }));
   protected readonly verdicts = VERDICT_WORDS;
   protected readonly unit = signal<TorqueUnit>('N·m');
+  private readonly picked = signal<string | null>(null);
 
   protected readonly form = new FormGroup({
     wrench: new FormControl<string | null>(null, yupRule(oneOf(FIRST_WRENCHES.map(({ id }) => id)).label('Wrench'))),
@@ -92,6 +93,7 @@ export class TorqueEntry {
       this.form.reset({ unit: this.form.getRawValue().unit });
     });
     this.form.controls.unit.valueChanges.subscribe((unit) => this.unit.set(unit));
+    this.form.controls.wrench.valueChanges.subscribe((wrench) => this.picked.set(wrench));
   }
 
   protected async record(): Promise<void> {
@@ -117,6 +119,18 @@ export class TorqueEntry {
     } else if (this.recorder.record(`${VERDICT_WORDS[verdict]}: do it again, or accept it with a reason`, read)) {
       this.emptyValue();
     }
+  }
+
+  /** The wrench in hand, where it clicks: the one that is picked, or the one to take. */
+  protected readonly clickWrench = computed(() =>
+    this.picked() === null ? this.target().wrench : FIRST_WRENCHES.find(({ id }) => id === this.picked()),
+  );
+
+  /** The wrench clicked at the figure it was set to. */
+  protected clicked(): void {
+    const { shown } = this.target();
+    this.form.controls.value.setValue(Number(shown));
+    void this.record();
   }
 
   protected async accept(): Promise<void> {

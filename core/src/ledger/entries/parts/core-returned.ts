@@ -1,3 +1,4 @@
+import { dayWords } from '../../../words/index.js';
 import { NOTHING, refuse, unknown } from '../../refusal.js';
 import type { EntryRules } from '../entry-rules.js';
 
@@ -31,7 +32,7 @@ export const coreReturned: EntryRules<CoreReturned> = {
             {
               is: 'part',
               grave: false,
-              words: `Old part of “${name}” is to go back for its core charge${coreDueOn === undefined ? '' : `, by ${coreDueOn}`}`,
+              words: `Old part of “${name}” is to go back for its core charge${coreDueOn === undefined ? '' : `, by ${dayWords(coreDueOn)}`}`,
             },
           ]
         : [],

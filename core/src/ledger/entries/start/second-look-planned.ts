@@ -1,3 +1,4 @@
+import { dayWords } from '../../../words/index.js';
 import { NOTHING, refuse } from '../../refusal.js';
 import type { Mark } from '../../state.js';
 import type { EntryRules } from '../entry-rules.js';
@@ -37,5 +38,5 @@ export const secondLookPlanned: EntryRules<SecondLookPlanned> = {
   minutes: 'of-what-comes-next',
   fills: ({ look }) => [look],
   words: ({ what, dueOn, afterKm }) =>
-    `Second look: ${what}${dueOn === undefined ? '' : `, on ${dueOn}`}${afterKm === undefined ? '' : `, after ${afterKm} km`}`,
+    `Second look: ${what}${dueOn === undefined ? '' : `, on ${dayWords(dueOn)}`}${afterKm === undefined ? '' : `, after ${afterKm} km`}`,
 };

@@ -34,8 +34,8 @@ const KINDS = [
     </div>
     @if (loopback) {
       <p class="soft">
-        Their codes open {{ origin }}, which only this machine reaches. Open Brisk Ledger by the address your phones
-        use, or set BRISK_ADDRESS, before you print.
+        Their codes open {{ origin }}, which only this machine reaches. Open Brisk Ledger by the address your phones use
+        before you print, or have whoever looks after the server give it that address.
       </p>
     }
   `,

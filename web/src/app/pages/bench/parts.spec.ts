@@ -102,7 +102,7 @@ describe('parts and money', () => {
     ]);
     expect(view.text()).toContain('Parts ordered 20 EUR');
     expect(view.text()).toContain('65 EUR left for parts');
-    expect(view.text()).toContain('due 2026-03-09');
+    expect(view.text()).toContain('due 9 Mar 2026');
   });
 
   it('does not read a file that is larger than any list', async () => {

@@ -15,7 +15,7 @@ import {
 } from '@brisk/core/ledger';
 import { priceOf, spendingOf, type PriceLine } from '@brisk/core/parts';
 import { sumOf } from '@brisk/core/swap';
-import { duration, several } from '@brisk/core/words';
+import { duration, several, dayWords } from '@brisk/core/words';
 import { format } from 'date-fns';
 import { RatesShed } from '../../planning/rates-shed';
 import { Desk } from '../../session/desk';
@@ -174,7 +174,7 @@ export class Parts {
       part.coreChargeCents === undefined
         ? undefined
         : `core ${this.words(part.coreChargeCents)}${part.coreReturned ? ', back' : ''}`,
-      part.stage === 'ordered' && part.expectedOn !== undefined ? `due ${part.expectedOn}` : undefined,
+      part.stage === 'ordered' && part.expectedOn !== undefined ? `due ${dayWords(part.expectedOn)}` : undefined,
     ]
       .filter((words) => words !== undefined && words !== '')
       .join(' · ');

@@ -262,7 +262,7 @@ describe('running in', () => {
     await view.press('Another one');
     await view.settle();
     expect(last(view)).toMatchObject({ what: 'Siren ground', dueOn: '2020-03-02' });
-    expect(view.text()).toContain('Due: on 2020-03-02');
+    expect(view.text()).toContain('Due: on 2 Mar 2020');
   });
 
   const ran = () => [

@@ -1,3 +1,4 @@
+import { dayWords } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { name, optionalDay, optionalPositive, optionalText } from '@brisk/contracts/fields';
@@ -118,7 +119,7 @@ export class RunningIn {
 
 function whenOf({ dueOn, afterKm }: SecondLook): string {
   return [
-    ...(dueOn === undefined ? [] : [`on ${dueOn}`]),
+    ...(dueOn === undefined ? [] : [`on ${dayWords(dueOn)}`]),
     ...(afterKm === undefined ? [] : [`after ${afterKm} km`]),
   ].join(', or ');
 }

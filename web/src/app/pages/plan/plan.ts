@@ -22,6 +22,7 @@ import { format, isSameDay } from 'date-fns';
 import { Desk } from '../../session/desk';
 import { Selection } from '../../session/selection';
 import { InTurn } from '../../ui/in-turn';
+import { InSight } from '../../ui/in-sight';
 import { Keys } from '../../ui/keys';
 import { CrewPanel } from './crew-panel';
 import { DayPicture } from './day-picture';
@@ -40,6 +41,7 @@ const LONGER_MS = 20_000;
 @Component({
   selector: 'bl-plan',
   imports: [
+    InSight,
     CrewPanel,
     DayPicture,
     InTurn,

@@ -34,7 +34,10 @@ function lineFor({ into, everyHours = 24, last, trouble }: BackupStatus): {
   readonly wrong: boolean;
 } {
   if (into === undefined)
-    return { words: 'No backup is made. Set BRISK_BACKUP to a folder on another drive.', wrong: true };
+    return {
+      words: 'No backup is made. Whoever looks after the server gives it a folder on another drive: README, Settings.',
+      wrong: true,
+    };
   const when = last && `${format(parseISO(last.madeAt), 'd MMM HH:mm')}, ${several(last.jobs, 'job')}`;
   if (trouble !== undefined)
     return {

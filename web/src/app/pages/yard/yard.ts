@@ -85,6 +85,7 @@ export class Yard {
           is: job.handedOver || index < STOPS.indexOf(job.stop) ? 'past' : stop === job.stop ? 'here' : 'ahead',
         })),
         due: moment(job.dueOn, 'd MMM'),
+        overdue: !job.handedOver && job.dueOn !== undefined && job.dueOn < format(new Date(), 'yyyy-MM-dd'),
         looks: (job.secondLooks ?? []).filter((look) => lookDue(look, format(new Date(), 'yyyy-MM-dd'))),
         last: moment(job.lastEntryAt, 'd MMM HH:mm'),
       })),
