@@ -152,6 +152,9 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await asOneJoint(page);
     await value.fill('1');
     await page.getByRole('button', { name: 'Record torque' }).click();
+    // Far off for a wrench: it is asked what was meant.
+    await page.getByRole('radio', { name: '1 N·m', exact: true }).check();
+    await page.getByRole('button', { name: 'Write it down' }).click();
     await expect(page.getByText(/Too low/).first()).toBeVisible();
     await readTorqueOnTarget(page);
     await expect(value).toBeHidden();

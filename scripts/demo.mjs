@@ -34,6 +34,7 @@ const server = startServer({
   BRISK_DATA: dataFolder,
   BRISK_BACKUP: backups,
   BRISK_FIRST_CODE: code,
+  BRISK_DEMO: join(root, 'demo/people.json'),
 });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.child.kill(signal));
 try {

@@ -6,6 +6,28 @@ const folder = join(root, 'demo/larkmoor');
 const photos = join(root, 'demo/photos');
 const literature = join(root, 'demo/literature');
 
+/** The day the stories of the demo were told on. */
+const TOLD_ON = '2026-12-01';
+const DAY_MS = 86_400_000;
+const DAY_OR_MOMENT = /"(\d{4}-\d{2}-\d{2})(T[\d:.]+Z)?"/g;
+
+/**
+ * A bundle with its days counted from the day it is loaded, so that only what the story wants is overdue. The seal is that of the
+ * days it was told with.
+ */
+function fromToday(text) {
+  const today = new Date();
+  const days = Math.round(
+    (Date.UTC(today.getFullYear(), today.getMonth(), today.getDate()) - Date.parse(TOLD_ON)) / DAY_MS,
+  );
+  if (days === 0) return text;
+  const { seal: _seal, ...bundle } = JSON.parse(text);
+  return JSON.stringify(bundle).replace(DAY_OR_MOMENT, (all, day, time = '') => {
+    const then = Date.parse(`${day}T00:00:00.000Z`);
+    return Number.isNaN(then) ? all : `"${new Date(then + days * DAY_MS).toISOString().slice(0, 10)}${time}"`;
+  });
+}
+
 /**
  * Brings every bundle of the demo, its sample photos and literature, and the shop’s tools in through the API, as a person would. What has been worked on
  * since is left as it is. `cookie`: what the server knows the sender by, where it asks. Returns a line for each.
@@ -20,7 +42,7 @@ export async function loadDemo(address, cookie) {
     const answer = await fetch(`${address}/api/bundles`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: readFileSync(join(folder, file)),
+      body: fromToday(readFileSync(join(folder, file), 'utf8')),
     });
     const body = await answer.json();
     if (answer.ok) lines.push(`${body.title}: ${body.written} entries taken in`);

@@ -1,5 +1,5 @@
 import { string } from 'yup';
-import { id, name, oneOf, optionalName, optionalText, optionalYesOrNo, uuid } from './fields.js';
+import { id, list, name, oneOf, optionalName, optionalText, optionalYesOrNo, uuid } from './fields.js';
 import { record } from './record.js';
 
 /** What somebody may do: look, work on jobs, or also change plans, people and devices. */
@@ -51,7 +51,23 @@ export interface Session {
   readonly here: readonly PersonHere[];
   /** Told to whoever is to sign in. */
   readonly notice?: string;
+  /** Only where the demo is served: who can be tried, and the passphrase all of them have. */
+  readonly demo?: Demo;
 }
+
+/** The demo, where that is what is served. */
+export interface Demo {
+  readonly passphrase: string;
+  readonly people: readonly Pick<Person, 'name' | 'role'>[];
+  /** What is worth a look: words, the job by the beginning of its title, and the view of it. */
+  readonly looks: readonly { readonly words: string; readonly title: string; readonly at: string }[];
+}
+
+/** What the file of the demo says of it. */
+export const demoSchema = record<Pick<Demo, 'passphrase' | 'looks'>>({
+  passphrase: name(),
+  looks: list(record<Demo['looks'][number]>({ words: name(), title: name(), at: name() }), 12),
+});
 
 /** A code that lets one device in, once, for a few minutes. */
 export interface Invitation {

@@ -31,6 +31,7 @@ import { runSheetRoutes } from './run-sheet/routes.js';
 import { shopRoutes } from './shop/routes.js';
 import { benchBoxRoutes } from './bench-box/routes.js';
 import { torqueWrenchRoutes } from './torque-wrench/routes.js';
+import type { DemoToTry } from './settings.js';
 import { ShopStore } from './shop/shop-store.js';
 import { usesOf } from './shop/wrench-uses.js';
 
@@ -41,6 +42,8 @@ export interface AppParts {
   readonly host: string;
   /** What the first person has to know where it listens to a network. */
   readonly firstCode: string;
+  /** What anybody may try, where the demo is served. */
+  readonly demo?: DemoToTry | undefined;
   /** Whether the line is encrypted. */
   readonly secure: boolean;
   /** Names this server answers to on a network, besides its own. */
@@ -80,6 +83,7 @@ export function appOf({
   logger,
   host,
   firstCode,
+  demo,
   secure,
   names,
   webFolder,
@@ -142,7 +146,7 @@ export function appOf({
     craneScaleRoutes(closing),
     torqueWrenchRoutes(closing),
     benchBoxRoutes(closing, now),
-    peopleRoutes(people, shop, { local, firstCode, secure }),
+    peopleRoutes(people, shop, { local, firstCode, secure, ...(demo === undefined ? {} : { demo }) }),
     healthRoutes(database, room, now),
     backupRoutes(backup),
   ];

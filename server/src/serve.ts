@@ -62,6 +62,7 @@ export async function serve(
     logger,
     host: settings.host,
     firstCode,
+    demo: settings.demo,
     secure: settings.tls !== undefined,
     names: settings.names ?? [],
     webFolder,

@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs';
+import { check } from '@brisk/contracts/check';
+import { demoSchema, type Demo } from '@brisk/contracts/people';
 import { resolve, sep } from 'node:path';
 import type { BackupPlan } from './backup/schedule.js';
 import type { TlsPlan } from './tls/certificate.js';
@@ -15,11 +18,16 @@ export interface Settings {
   readonly names?: readonly string[];
   /** What the first person of a shop has to know on a network; absent: the server makes one up and says it. */
   readonly firstCode?: string;
+  /** What is told of the demo, where that is what is served: anybody gets in by one touch. */
+  readonly demo?: DemoToTry;
   /** How the line is encrypted; absent: not at all. */
   readonly tls?: TlsPlan;
   /** Where the data is backed up to, and how often. */
   readonly backup?: BackupPlan;
 }
+
+/** What anybody may try of the demo. */
+export type DemoToTry = Pick<Demo, 'passphrase' | 'looks'>;
 
 /** A setting that cannot be used; `message` says which and what would be right. */
 export class SettingsError extends Error {
@@ -29,7 +37,7 @@ export class SettingsError extends Error {
 const LOG_LEVELS = ['silent', 'fatal', 'error', 'warn', 'info', 'debug', 'trace'];
 
 /** Settings from `BRISK_HOST`, `BRISK_PORT`, `BRISK_DATA`, `BRISK_LOG`, `BRISK_ADDRESS`, `BRISK_NAMES`,
- * `BRISK_BACKUP`, `BRISK_BACKUP_HOURS`, `BRISK_FIRST_CODE`, `BRISK_TLS`, `BRISK_TLS_CERT`
+ * `BRISK_BACKUP`, `BRISK_BACKUP_HOURS`, `BRISK_FIRST_CODE`, `BRISK_DEMO`, `BRISK_TLS`, `BRISK_TLS_CERT`
  * and `BRISK_TLS_KEY`. Throws {@link SettingsError}. */
 export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const given = environment['BRISK_PORT'] ?? '4310';
@@ -50,6 +58,7 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
   const backup = backupFrom(environment, dataFolder);
   const tls = tlsFrom(environment);
   const firstCode = firstCodeFrom(environment['BRISK_FIRST_CODE']);
+  const demo = demoFrom(environment['BRISK_DEMO']);
   return {
     host,
     port,
@@ -60,7 +69,21 @@ export function settingsFrom(environment: NodeJS.ProcessEnv): Settings {
     ...(backup ? { backup } : {}),
     ...(tls === undefined ? {} : { tls }),
     ...(firstCode === undefined ? {} : { firstCode }),
+    ...(demo ? { demo } : {}),
   };
+}
+
+/** What the file of the demo says, such as demo/people.json. */
+function demoFrom(file = ''): DemoToTry | undefined {
+  if (file.trim() === '') return undefined;
+  try {
+    const { passphrase, looks } = JSON.parse(readFileSync(file, 'utf8')) as DemoToTry;
+    const checked = check(demoSchema, { passphrase, looks });
+    if ('value' in checked) return checked.value;
+  } catch {
+    // What cannot be read is told like what says nothing.
+  }
+  throw new SettingsError(`BRISK_DEMO is “${file}”; it has to be the file of a demo, such as demo/people.json.`);
 }
 
 function firstCodeFrom(given = ''): string | undefined {

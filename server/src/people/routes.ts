@@ -16,6 +16,7 @@ import { ProblemError } from '../http/problem.js';
 import type { ShopStore } from '../shop/shop-store.js';
 import { DEVICE_COOKIE, leadsOnly, tokenIn, whoAsked } from './guard.js';
 import * as docs from './openapi.js';
+import type { DemoToTry } from '../settings.js';
 import type { PeopleStore } from './people-store.js';
 import { isSameCode } from './secrets.js';
 
@@ -30,12 +31,21 @@ export interface FrontDoor {
   readonly firstCode: string;
   /** Whether the line is encrypted, so that the cookie is sent on no other. */
   readonly secure: boolean;
+  /** What anybody may try, where the demo is served. */
+  readonly demo?: DemoToTry;
 }
 
 /** Who is who: signing in and out, the people of the shop, its devices. */
-export function peopleRoutes(people: PeopleStore, shop: ShopStore, { local, firstCode, secure }: FrontDoor): ApiRouter {
+export function peopleRoutes(
+  people: PeopleStore,
+  shop: ShopStore,
+  { local, firstCode, secure, demo }: FrontDoor,
+): ApiRouter {
   const api = apiRouter();
   const seldom = perMinute(SIGN_INS_A_MINUTE);
+
+  const demoPeople = async () =>
+    (await people.people()).flatMap(({ name, role, out }) => (out ? [] : [{ name, role }]));
 
   const sessionFor = async (token: string | undefined): Promise<Session> => {
     if (await people.isEmpty()) return { open: local, needsFirst: !local, here: [] };
@@ -47,6 +57,7 @@ export function peopleRoutes(people: PeopleStore, shop: ShopStore, { local, firs
       here: who?.here ?? [],
       ...(who?.me ? { me: who.me } : {}),
       ...(notice === undefined ? {} : { notice }),
+      ...(demo === undefined ? {} : { demo: { ...demo, people: await demoPeople() } }),
     };
   };
   const answer = async (response: Response, token: string | undefined, status = 200): Promise<void> => {

@@ -12,6 +12,7 @@ import type { IconName } from '../ui/icons';
 import { Keys } from '../ui/keys';
 import { Gloves } from '../session/gloves';
 import { Night } from '../session/night';
+import { SheetOpener } from './sheet-opener';
 import { OpenShop } from './open-shop';
 import { isPast, waitsAt } from '@brisk/core/journey';
 
@@ -48,6 +49,8 @@ export class JourneyRail {
   protected readonly night = inject(Night);
   protected readonly gloves = inject(Gloves);
   protected readonly store = STORE;
+  protected readonly keys = inject(Keys);
+  protected readonly sheet = inject(SheetOpener);
   private readonly router = inject(Router);
   private readonly address = signal('');
   /** Whether the whole journey is shown where there is room for one line of it. */
@@ -89,7 +92,7 @@ export class JourneyRail {
         this.address.set(router.url);
         this.opened.set(false);
       });
-    inject(Keys).use(
+    this.keys.use(
       ...STORE.map(({ path, words, key }) => ({
         key,
         words: `Go to ${words}`,

@@ -1,16 +1,22 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
+import { MatSlideToggle } from '@angular/material/slide-toggle';
+import { Router } from '@angular/router';
 import { Keys } from '../ui/keys';
+import { pageAt } from './page-words';
 
 /** The `?` sheet: every key that acts in the view behind it. */
 @Component({
   selector: 'bl-key-sheet',
-  imports: [MatButton, MatDialogTitle, MatDialogContent, MatDialogActions, MatDialogClose],
+  imports: [MatButton, MatSlideToggle, MatDialogTitle, MatDialogContent, MatDialogActions, MatDialogClose],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 mat-dialog-title>Keys</h2>
+    <h2 mat-dialog-title>{{ page.name }}</h2>
     <mat-dialog-content tabindex="0">
+      <p>{{ page.words }}</p>
+      <h3>Keys</h3>
+      <mat-slide-toggle [checked]="keys.on()" (change)="keys.toggle()">Single keys act</mat-slide-toggle>
       <dl>
         @for (action of keys.actions(); track action) {
           <div>
@@ -47,4 +53,5 @@ import { Keys } from '../ui/keys';
 })
 export class KeySheet {
   protected readonly keys = inject(Keys);
+  protected readonly page = pageAt(inject(Router).url);
 }

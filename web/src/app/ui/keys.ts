@@ -7,11 +7,16 @@ export interface KeyAction {
   readonly act: () => void;
 }
 
+const KEPT = 'brisk-single-keys';
+
 /** Keys of the views that are open. A letter never acts while somebody types into a field. */
 @Injectable({ providedIn: 'root' })
 export class Keys {
   private readonly list = signal<readonly KeyAction[]>([]);
   readonly actions = this.list.asReadonly();
+
+  /** Whether single keys act; who talks to the machine, or rests a hand on it, switches them off. */
+  readonly on = signal(localStorage.getItem(KEPT) !== 'off');
 
   constructor() {
     document.addEventListener('keydown', (event) => this.press(event));
@@ -25,8 +30,14 @@ export class Keys {
     );
   }
 
+  toggle(): void {
+    this.on.update((on) => !on);
+    localStorage.setItem(KEPT, this.on() ? 'on' : 'off');
+  }
+
   private press(event: KeyboardEvent): void {
     if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+    if (!this.on()) return;
     const target = event.target instanceof Element ? event.target : undefined;
     if (target?.closest('input, textarea, select, [contenteditable], [role=combobox], [role=listbox], [role=menu]'))
       return;

@@ -22,6 +22,13 @@ const SHORT: Readonly<Record<Keeping, string>> = { bag: 'Bag', hole: 'Its hole',
     </mat-button-toggle-group>
   `,
   styles: `
+    :host {
+      max-width: 100%;
+    }
+    mat-button-toggle-group {
+      flex-wrap: wrap;
+      max-width: 100%;
+    }
     .figure {
       font-size: 1.375rem;
       font-weight: 700;

@@ -37,6 +37,7 @@ export class SignInView {
   /** Who is asked for the PIN. */
   protected readonly asked = signal<PersonHere | undefined>(undefined);
   /** Somebody who is not among those of this device. */
+  protected readonly roleWords = { lead: 'leads', crew: 'crew', guest: 'looks only' } as const;
   protected readonly other = signal(false);
   protected readonly byName = computed(() => this.other() || this.door.stands().here.length === 0);
 
@@ -76,6 +77,11 @@ export class SignInView {
       this.pinning.reset();
       this.asked.set(person);
     }
+  }
+
+  /** One of the demo’s people, by one touch. */
+  protected be(called: string, passphrase: string): void {
+    void this.go(() => this.door.take(this.api.signIn({ name: called, passphrase })));
   }
 
   protected givePin(): void {

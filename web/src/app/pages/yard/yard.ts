@@ -25,6 +25,7 @@ import {
   timer,
 } from 'rxjs';
 import { format, isValid, parseISO } from 'date-fns';
+import { v4 as uuid } from 'uuid';
 import { BackupLine } from './backup-line';
 import { FileKey } from '../../ui/file-key';
 import { Keys } from '../../ui/keys';
@@ -37,6 +38,17 @@ import { OpenShop } from '../../shell/open-shop';
 /** What is written rings; the clock is for what changes without a word, and for a bell that is not heard. */
 const LOOK_EVERY_MS = 10_000;
 const LOOK_AT_MOST_MS = 1_000;
+
+/** A machine that is none, to try things on. */
+const PRACTICE = {
+  title: 'Practice: engine and gearbox out',
+  machine: 'Made-up van, to practise on',
+  reason: 'same-back',
+  layout: 'longitudinal-manual',
+  powerpack: 'engine-with-gearbox',
+  route: 'top',
+  note: 'For practice only: there is no such machine.',
+} as const;
 
 /** Every job with its place on the journey, its next step and what blocks it. */
 @Component({
@@ -71,6 +83,14 @@ export class Yard {
   private readonly again = new Subject<void>();
 
   private readonly sorted = computed(() => [...(this.jobs() ?? [])].sort(byUrgency));
+  /** Where the demo is served: what is worth a look, each with its way into the very view. */
+  protected readonly looks = computed(() =>
+    (this.door.stands().demo?.looks ?? []).flatMap(({ words, title, at }) => {
+      const job = this.jobs()?.find((one) => one.title.startsWith(title));
+      return job ? [{ words, path: ['/jobs', job.id, ...at.split('/')] }] : [];
+    }),
+  );
+
   protected readonly aside = computed(() => this.sorted().filter(({ aside }) => aside));
 
   protected readonly rows = computed(() =>
@@ -143,6 +163,17 @@ export class Yard {
       const instead = entries > 0 ? `: ${several(entries, 'entry', 'entries')} could not be read` : '';
       this.taking.set(`${what}${instead}${lost > 0 ? `, ${lost} of them lost and noted as such` : ''}.`);
       this.again.next();
+    } catch (error) {
+      this.taking.set(problemWords(error));
+    }
+  }
+
+  /** Begins a job on a machine there is not, as it usually is. */
+  protected async practise(): Promise<void> {
+    try {
+      const me = this.door.me()?.name ?? 'Me';
+      const { id } = await firstValueFrom(this.api.begin({ id: uuid(), ...PRACTICE, crew: [me] }));
+      await this.router.navigate(['/jobs', id, 'strip']);
     } catch (error) {
       this.taking.set(problemWords(error));
     }
