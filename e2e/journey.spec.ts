@@ -164,6 +164,8 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await asOneJoint(page);
     await value.fill('400');
     await page.getByRole('button', { name: 'Record torque' }).click();
+    await page.getByRole('radio', { name: '400 N·m', exact: true }).check();
+    await page.getByRole('button', { name: 'Write it down' }).click();
     await page.getByRole('button', { name: 'Accept it with a reason' }).click();
     await page.getByLabel('Reason').fill('Gauge sticks; felt right, checked by a second person');
     await page.getByRole('button', { name: 'Accept it', exact: true }).click();

@@ -5,6 +5,8 @@ import type { Page } from '@playwright/test';
  * cut, covered or, when “Done” is where it is pressed, not on the screen with it.
  */
 export async function wrongAtStep(page: Page): Promise<readonly string[]> {
+  // What a new size does to the page it does within two frames.
+  await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))));
   return page.evaluate(() => {
     const wrong: string[] = [];
     const hand = document.querySelector<HTMLElement>('.hand');
