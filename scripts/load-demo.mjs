@@ -7,7 +7,7 @@ const photos = join(root, 'demo/photos');
 const literature = join(root, 'demo/literature');
 
 /** The day the stories of the demo were told on. */
-const TOLD_ON = '2026-11-20';
+const TOLD_ON = '2026-11-21';
 const DAY_MS = 86_400_000;
 const DAY_OR_MOMENT = /"(\d{4}-\d{2}-\d{2})(T[\d:.]+Z)?"/g;
 

@@ -14,7 +14,9 @@ import {
   setsOf,
   startOf,
   wantsTag,
+  partsAwaitedAt,
 } from '@brisk/core/ledger';
+import { comparisonsFor } from '@brisk/core/parts';
 import { planned } from '@brisk/core/planning';
 import { scheduleOf, Search } from '@brisk/core/schedule';
 import { wrenchFor } from '@brisk/core/torque';
@@ -109,6 +111,13 @@ export class Crew {
       });
       return;
     }
+    for (const { need, name } of partsAwaitedAt(this.state, operation))
+      this.write(
+        by,
+        2,
+        { kind: 'part-moved-on', need, to: 'arrived' },
+        { kind: 'part-compared', need, compared: comparisonsFor(name).map((what) => ({ what, same: true })) },
+      );
     this.write(by, minutes, ...this.recordsOf(operation, odd), { kind: 'operation-done', operation: operation.id });
   }
 
