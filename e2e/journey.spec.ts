@@ -210,7 +210,6 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await attempt('11.7', '9.2', 'cranks');
     await expect(page.getByText(/Nothing under 11.8 V/)).toBeVisible();
     await page.getByRole('tab', { name: 'What is wrong' }).click();
-    await page.getByRole('button', { name: 'It does not start' }).click();
     await page.getByRole('button', { name: 'That is it: The battery is flat' }).click();
     await page.getByLabel('What was done about it').fill('Overnight on the charger');
     await page.getByRole('button', { name: 'Found', exact: true }).click();

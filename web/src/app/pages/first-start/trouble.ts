@@ -112,7 +112,8 @@ export class Trouble {
   });
   protected readonly causes = computed(() =>
     this.believed()
-      .slice(0, MOST_SHOWN)
+      // That it is none of these can always be said.
+      .filter(({ cause }, at) => at < MOST_SHOWN || !cause)
       .map((belief) => ({
         ...belief,
         id: belief.cause?.id ?? OTHER,

@@ -148,7 +148,7 @@ describe('the yard', () => {
   });
 
   it.each<readonly [BackupStatus, RegExp]>([
-    [{}, /No backup is made\. Set BRISK_BACKUP/],
+    [{}, /No backup is made\. Whoever looks after the server/],
     [{ into: '/mnt/drive', everyHours: 24 }, /first backup to \/mnt\/drive is under way/],
     [
       { into: '/d', everyHours: 24, last: { madeAt: new Date().toISOString(), jobs: 6, photos: 9 } },
