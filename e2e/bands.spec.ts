@@ -1,4 +1,4 @@
-import { expect } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import type { JobWithLedger } from '@brisk/contracts/job';
 import { foldLedger, nextUp } from '@brisk/core/ledger';
 import { copyOfDemoJob, hand, workedByCrew } from './shed';
@@ -12,6 +12,7 @@ const SIZES = [
   { width: 320, height: 640 },
 ];
 const TEXT = [100, 130, 200];
+const SETTLES_MS = 600;
 /** All of them at a release (`BANDS=all`); in the daily run those that stand for others are passed over. */
 const ALL = process.env['BANDS'] === 'all';
 const JOBS = ['Minibus', 'Belt loader', 'Pickup', 'Sweeper'];
@@ -25,7 +26,7 @@ for (const title of ALL ? [...JOBS, 'Tug 2', 'De-icer', 'Fire tender', 'Stair'] 
     const job = await copyOfDemoJob(request, title);
     const seen = new Set<string>();
     const problems: string[] = [];
-    for (let steps = 0; steps < (ALL ? 400 : 9); steps += 1) {
+    for (let steps = 0; steps < (ALL ? 400 : 7); steps += 1) {
       // On to the next step that asks for something no other did.
       let like = '';
       await workedByCrew(request, job, (state) => {
@@ -54,8 +55,10 @@ for (const title of ALL ? [...JOBS, 'Tug 2', 'De-icer', 'Fire tender', 'Stair'] 
       for (const size of SIZES) {
         await page.setViewportSize(size);
         for (const percent of TEXT) {
+          // At the two large sizes what stands at 200 % stands at 130 % as well.
+          if (!ALL && size.width > 700 && percent === 130) continue;
           await page.evaluate((to) => (document.documentElement.style.fontSize = `${to}%`), percent);
-          for (const words of await wrongAtStep(page))
+          for (const words of await wrongOnceSettled(page))
             problems.push(`${next.operation.title} at ${size.width}×${size.height}, ${percent} %: ${words}`);
         }
       }
@@ -65,6 +68,14 @@ for (const title of ALL ? [...JOBS, 'Tug 2', 'De-icer', 'Fire tender', 'Stair'] 
     expect(seen.size).toBeGreaterThan(5);
     expect(problems).toEqual([]);
   });
+
+/** What is wrong once the page has come to rest: on a busy machine a new size is taken on piece by piece. */
+async function wrongOnceSettled(page: Page): Promise<readonly string[]> {
+  const wrong = await wrongAtStep(page);
+  if (wrong.length === 0) return wrong;
+  await page.waitForTimeout(SETTLES_MS);
+  return wrongAtStep(page);
+}
 
 function stopOf(phase: string): string {
   return phase === 'handover' ? 'handover' : phase;

@@ -25,10 +25,11 @@ test('a real box sends JSON lines: its burst is drawn, recorded with its trace, 
     });
     expect(answer.status(), await answer.text()).toBe(200);
   };
-  await send(0, 5);
   const job = await copyOfDemoJob(request, 'De-icer');
   await open(page, `/jobs/${job}/first-start`);
   await page.getByRole('button', { name: 'Bench box' }).click();
+  // A box is heard of as long as it sends.
+  await send(0, 5);
   await page.getByRole('button', { name: 'Look for boxes' }).click();
   await choose(page, 'Which box', `Box ${box}`);
   await page.getByRole('button', { name: 'Switch it on' }).click();

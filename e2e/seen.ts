@@ -27,10 +27,12 @@ export async function wrongAtStep(page: Page): Promise<readonly string[]> {
         [left + 4, top + 4],
         [right - 4, bottom - 4],
       ] as const;
-      return places.some(([x, y]) => {
+      for (const [x, y] of places) {
         const there = document.elementFromPoint(x, y);
-        return there !== null && !element.contains(there) && !there.contains(element);
-      });
+        if (there !== null && !element.contains(there) && !there.contains(element))
+          return `${there.tagName.toLowerCase()} ${named(there)} at ${Math.round(x)}, ${Math.round(y)}`;
+      }
+      return '';
     };
     const cautions = [...hand.querySelectorAll('.caution')];
     const attested = [
@@ -45,7 +47,10 @@ export async function wrongAtStep(page: Page): Promise<readonly string[]> {
       if (width > frame().width + 1) wrong.push(`${named(element)} is wider than the screen`);
       else if (element.getBoundingClientRect().height <= frame().height && !shown(element))
         wrong.push(`${named(element)} is cut`);
-      else if (covered(element)) wrong.push(`${named(element)} lies under something`);
+      else {
+        const by = covered(element);
+        if (by !== '') wrong.push(`${named(element)} lies under ${by}`);
+      }
     }
     const done = hand.querySelector('button.done');
     if (done) {
