@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { problemsOf } from '../connection-map/index.js';
 import { usualMap } from '../layouts/index.js';
 import { smallMap } from '../testing/small-map.js';
-import { COLUMNS, guessMapping, missingColumns, readRows, rowsOf, TABLES, type Row } from './index.js';
+import { COLUMNS, guessMapping, learned, missingColumns, readRows, rowsOf, TABLES, type Row } from './index.js';
 
 const map = usualMap('transverse-cradle');
 const own = (table: (typeof TABLES)[number]) => Object.fromEntries(COLUMNS[table].map(({ id }) => [id, id]));
@@ -32,6 +32,17 @@ describe('headings', () => {
       station: 'Where',
       nm: 'Torque (N·m)',
     });
+    const german = { name: 'Bezeichnung', kind: 'Art', from: 'from' };
+    const known = learned('connections', german, [{ table: 'parts', heading: 'Art', column: 'zone' }]);
+    expect(guessMapping('connections', ['Art', 'Bezeichnung', 'from'], known)).toEqual(german);
+    // What the words tell by themselves is not remembered; what is said of a heading anew takes the place of what was said.
+    expect(known.map(({ heading }) => heading)).toEqual(['Art', 'Bezeichnung', 'Art']);
+    expect(learned('connections', { system: 'Art' }, known)).toContainEqual({
+      table: 'connections',
+      heading: 'Art',
+      column: 'system',
+    });
+    expect(learned('connections', { system: 'Art' }, known)).toHaveLength(3);
     expect(missingColumns('connections', { name: 'Name' })).toEqual(['kind', 'from', 'to', 'station']);
     expect(missingColumns('fasteners', guessMapping('fasteners', ['Connection', 'Qty', 'Size']))).toEqual([]);
   });
@@ -57,12 +68,40 @@ describe('reading rows', () => {
     expect(problemsOf(run.map)).toEqual([]);
   });
 
+  it('takes the words of the screen for what they are', () => {
+    const run = read('connections', {
+      name: 'the strap',
+      kind: 'Bolted joint',
+      from: 'the water pump',
+      to: 'body',
+      system: 'Cooling',
+      station: 'Left wheel arch',
+      height: 'On its wheels',
+    });
+    expect(run.bad).toEqual([]);
+    expect(run.map.connections.at(-1)).toMatchObject({
+      kind: 'bolted',
+      system: 'cooling',
+      station: 'wheel-left',
+      height: 'ground',
+    });
+  });
+
+  it('knows what is on the map by its name, and takes a second line of that name for another', () => {
+    const { name, zone } = smallMap.parts.find(({ id }) => id === 'pump') ?? { name: '', zone: 'cabin' };
+    const run = read('parts', { name, zone, massKg: '14' }, { name, zone, massKg: '15' });
+    expect(run).toMatchObject({ added: 1, changed: 1, bad: [] });
+    expect(run.map.parts.filter((part) => part.name === name).map(({ massKg }) => massKg)).toEqual([14, 15]);
+    const tied = readRows(run.map, 'connections', own('connections'), [{ ...good, from: name }]);
+    expect(tied.bad[0]?.words).toMatch(/Several parts are called/);
+  });
+
   it.each<[string, Row, string, RegExp]>([
     ['no name', { ...good, name: '' }, 'name', /empty/],
     ['an unknown part', { ...good, to: 'moon' }, 'to', /no part “moon”/],
     ['both ends at one part', { ...good, to: 'pump' }, 'to', /same part/],
-    ['an unknown kind', { ...good, kind: 'glued' }, 'kind', /not one of bolted/],
-    ['no station', { ...good, station: '' }, 'station', /empty; it has to be one of/],
+    ['an unknown kind', { ...good, kind: 'glued' }, 'kind', /not one of: bolted joint, plug/],
+    ['no station', { ...good, station: '' }, 'station', /empty; it has to be one of: over the bay/],
     ['minutes that are no figure', { ...good, likely: 'soon' }, 'minutes', /not a figure/],
     ['minutes upside down', { ...good, low: '9', likely: '3' }, 'minutes', /rise from low to high/],
     ['three hands', { ...good, hands: '3' }, 'hands', /from 1 to 2/],

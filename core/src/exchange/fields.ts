@@ -25,37 +25,66 @@ export interface Reader {
   };
 }
 
-/** Finds a thing by id, or by name with or without its article. */
+/** Words as they are compared: without their article, whatever their case and the signs between them. */
+const plain = (words: string): string =>
+  words
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim()
+    .replace(/^the /, '');
+
+/** Finds a thing by id, or by name with or without its article; by a name that several bear, none. */
 export function finder<Thing extends { readonly id: string; readonly name: string }>(things: readonly Thing[]) {
-  const byId = new Map(things.map((thing) => [thing.id, thing]));
-  const plain = (name: string) => name.toLowerCase().replace(/^the /, '').trim();
-  const byName = new Map(things.map((thing) => [plain(thing.name), thing]));
+  const byId = new Map<string, Thing>();
+  const byName = new Map<string, Thing[]>();
+  const add = (thing: Thing) => {
+    byId.set(thing.id, thing);
+    const bearers = byName.get(plain(thing.name)) ?? [];
+    byName.set(plain(thing.name), [...bearers.filter(({ id }) => id !== thing.id), thing]);
+  };
+  const find = (words: string): Thing | undefined => {
+    const bearers = byName.get(plain(words)) ?? [];
+    return byId.get(words) ?? (bearers.length === 1 ? bearers[0] : undefined);
+  };
+  things.forEach(add);
   return {
-    find: (words: string): Thing | undefined => byId.get(words) ?? byName.get(plain(words)),
-    add: (thing: Thing) => {
-      byId.set(thing.id, thing);
-      byName.set(plain(thing.name), thing);
+    add,
+    find,
+    /** By its name, where no line before has told of it: a second line of the same name is a second thing. */
+    findFresh: (name: string, told: ReadonlySet<string>): Thing | undefined => {
+      const thing = find(name);
+      return thing && told.has(thing.id) ? undefined : thing;
     },
+    /** Whether several bear the name `words`. */
+    many: (words: string): boolean => (byName.get(plain(words)) ?? []).length > 1,
   };
 }
 
-/** One of `words`, or `otherwise` where the column is empty. */
-export function word<const Words extends readonly string[]>(
+/** Why no part is meant by `words`, which was looked for `where`. */
+export function noSuch(many: boolean, words: string, where = 'on the map'): string {
+  return many
+    ? `Several parts are called “${words}”: write the id of the one that is meant.`
+    : `There is no part “${words}” ${where}.`;
+}
+
+/** One of `words`, by its id or as the screen says it, or `otherwise` where the column is empty. */
+export function word<Id extends string>(
   value: Value,
   column: string,
-  words: Words,
-  otherwise: Words[number] | undefined,
-): Words[number] {
-  const said = value(column).toLowerCase();
+  words: Readonly<Record<Id, string>>,
+  otherwise: Id | undefined,
+): Id {
+  const said = plain(value(column));
   if (said === '' && otherwise !== undefined) return otherwise;
-  const found = words.find((one) => one === said || one.replace('-', ' ') === said);
-  if (found === undefined)
+  const ids = Object.keys(words) as Id[];
+  const found = ids.find((id) => plain(words[id]) === said) ?? ids.find((id) => plain(id) === said);
+  if (found === undefined) {
+    const known = ids.map((id) => words[id].toLowerCase()).join(', ');
     throw new LineError(
       column,
-      said === ''
-        ? `It is empty; it has to be one of ${words.join(', ')}.`
-        : `“${said}” is not one of ${words.join(', ')}.`,
+      said === '' ? `It is empty; it has to be one of: ${known}.` : `“${value(column)}” is not one of: ${known}.`,
     );
+  }
   return found;
 }
 

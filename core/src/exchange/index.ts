@@ -3,4 +3,13 @@
  * line never takes a good one down with it.
  */
 export { COLUMNS, rowsOf, TABLES, type Column, type Row, type Table } from './columns.js';
-export { guessMapping, missingColumns, readRows, type BadLine, type DryRun, type Mapping } from './read-rows.js';
+export {
+  guessMapping,
+  learned,
+  missingColumns,
+  readRows,
+  type BadLine,
+  type DryRun,
+  type Known,
+  type Mapping,
+} from './read-rows.js';

@@ -1,14 +1,8 @@
 import equal from 'fast-deep-equal';
-import {
-  CONNECTION_KINDS,
-  STATIONS,
-  STEP_HEIGHTS,
-  SYSTEMS,
-  type Connection,
-  type ConnectionMap,
-} from '../connection-map/index.js';
+import type { Connection, ConnectionMap } from '../connection-map/index.js';
 import type { MapEdit } from '../map-edit/index.js';
-import { figure, finder, idOf, LineError, neededText, text, word, type Reader, type Value } from './fields.js';
+import { HEIGHT_WORDS, KIND_WORDS, STATION_WORDS, SYSTEM_WORDS } from '../words/index.js';
+import { figure, finder, idOf, LineError, neededText, noSuch, text, word, type Reader, type Value } from './fields.js';
 
 /** Reads connections; both ends have to be on the map. */
 export function connectionReader(map: ConnectionMap): Reader {
@@ -23,13 +17,13 @@ export function connectionReader(map: ConnectionMap): Reader {
     const said = value(column);
     if (said === '' && otherwise !== undefined) return otherwise;
     const part = parts.find(said);
-    if (!part) throw new LineError(column, said === '' ? 'It is empty.' : `There is no part “${said}” on the map.`);
+    if (!part) throw new LineError(column, said === '' ? 'It is empty.' : noSuch(parts.many(said), said));
     return part.id;
   };
   return {
     read: (value) => {
       const id = value('id');
-      const known = id === '' ? undefined : connections.find(id);
+      const known = id === '' ? connections.findFresh(value('name'), seen) : connections.find(id);
       const name = known && value('name') === '' ? known.name : neededText(value, 'name', 120);
       const own = known?.id ?? idOf(value, map, name, seen);
       if (seen.has(own)) throw new LineError('id', `“${own}” stands on an earlier line already.`);
@@ -55,11 +49,11 @@ export function connectionReader(map: ConnectionMap): Reader {
         ...known,
         id: own,
         name,
-        kind: word(value, 'kind', CONNECTION_KINDS, known?.kind),
+        kind: word(value, 'kind', KIND_WORDS, known?.kind),
         between: [from, to],
-        system: word(value, 'system', SYSTEMS, known?.system ?? 'body'),
-        station: word(value, 'station', STATIONS, known?.station),
-        height: word(value, 'height', STEP_HEIGHTS, known?.height ?? 'either'),
+        system: word(value, 'system', SYSTEM_WORDS, known?.system ?? 'body'),
+        station: word(value, 'station', STATION_WORDS, known?.station),
+        height: word(value, 'height', HEIGHT_WORDS, known?.height ?? 'either'),
         hands,
         tools:
           tools === ''

@@ -1,7 +1,8 @@
 import equal from 'fast-deep-equal';
-import { SYSTEMS, ZONES, type ConnectionMap, type Part } from '../connection-map/index.js';
+import type { ConnectionMap, Part } from '../connection-map/index.js';
 import type { MapEdit } from '../map-edit/index.js';
-import { figure, finder, idOf, LineError, neededText, word, type Reader } from './fields.js';
+import { SYSTEM_WORDS, ZONE_WORDS } from '../words/index.js';
+import { figure, finder, idOf, LineError, neededText, noSuch, word, type Reader } from './fields.js';
 
 /** Reads parts. */
 export function partReader(map: ConnectionMap): Reader {
@@ -14,22 +15,22 @@ export function partReader(map: ConnectionMap): Reader {
   return {
     read: (value) => {
       const id = value('id');
-      const known = id === '' ? undefined : parts.find(id);
+      const known = id === '' ? parts.findFresh(value('name'), seen) : parts.find(id);
       const name = known && value('name') === '' ? known.name : neededText(value, 'name', 120);
       const own = known?.id ?? idOf(value, map, name, seen);
       if (seen.has(own)) throw new LineError('id', `“${own}” stands on an earlier line already.`);
       const rides = value('ridesWith');
       const ridesWith = rides === '' ? known?.ridesWith : parts.find(rides)?.id;
       if (rides !== '' && ridesWith === undefined)
-        throw new LineError('ridesWith', `There is no part “${rides}” on the map or above.`);
+        throw new LineError('ridesWith', noSuch(parts.many(rides), rides, 'on the map or above'));
       const massKg = figure(value, 'massKg', 0, 100_000) ?? known?.massKg;
       const part: Part = {
         // What no column tells stays as it is.
         ...known,
         id: own,
         name,
-        zone: word(value, 'zone', ZONES, known?.zone),
-        system: word(value, 'system', SYSTEMS, known?.system ?? 'body'),
+        zone: word(value, 'zone', ZONE_WORDS, known?.zone),
+        system: word(value, 'system', SYSTEM_WORDS, known?.system ?? 'body'),
         ...(massKg === undefined ? {} : { massKg }),
         ...(ridesWith === undefined ? {} : { ridesWith }),
       };

@@ -27,8 +27,15 @@ export interface DryRun {
 /** Which heading of the file stands for which column. */
 export type Mapping = Readonly<Record<string, string>>;
 
-/** The columns that the headings of a file stand for, as far as their words tell. */
-export function guessMapping(table: Table, headings: readonly string[]): Mapping {
+/** A heading that somebody said stands for a column of a table, once. */
+export interface Known {
+  readonly table: Table;
+  readonly heading: string;
+  readonly column: string;
+}
+
+/** The columns that the headings of a file stand for, as far as their words tell or somebody has said before. */
+export function guessMapping(table: Table, headings: readonly string[], known: readonly Known[] = []): Mapping {
   const plain = (words: string) =>
     words
       .toLowerCase()
@@ -36,7 +43,8 @@ export function guessMapping(table: Table, headings: readonly string[]): Mapping
       .trim();
   const taken = new Set<string>();
   const entries = COLUMNS[table].flatMap(({ id, heading, alsoCalled }) => {
-    const wanted = [id, heading, ...alsoCalled].map(plain);
+    const said = known.filter((one) => one.table === table && one.column === id).map((one) => one.heading);
+    const wanted = [...said, id, heading, ...alsoCalled].map(plain);
     const found = wanted
       .map((want) => headings.find((one) => !taken.has(one) && plain(one) === want))
       .find((one) => one !== undefined);
@@ -45,6 +53,16 @@ export function guessMapping(table: Table, headings: readonly string[]): Mapping
     return [[id, found] as const];
   });
   return Object.fromEntries(entries);
+}
+
+/** `known` with what `mapping` says that the words of the headings do not; the latest said of a heading stands. */
+export function learned(table: Table, mapping: Mapping, known: readonly Known[]): readonly Known[] {
+  const guessed = guessMapping(table, Object.values(mapping));
+  const fresh = Object.entries(mapping)
+    .filter(([column, heading]) => heading !== '' && guessed[column] !== heading)
+    .map(([column, heading]): Known => ({ table, heading, column }));
+  const again = (one: Known) => fresh.some(({ heading }) => one.table === table && one.heading === heading);
+  return [...known.filter((one) => !again(one)), ...fresh];
 }
 
 /** Columns that a file has to have and `mapping` does not name. */

@@ -13,13 +13,13 @@ import {
   viewChild,
 } from '@angular/core';
 import { countsByView, drawBay, VIEWS, type Frame, type Seen, type View } from '@brisk/core/bay';
+import { KIND_WORDS } from '@brisk/core/words';
 import { crossing, type Connection, type ConnectionMap, type PartId } from '@brisk/core/connection-map';
 import { shapeToDraw } from '@brisk/core/layouts/shapes';
 import type { Measured } from '@brisk/core/shape';
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior, type ZoomTransform } from 'd3-zoom';
 import equal from 'fast-deep-equal';
-import { KIND_WORDS } from '../words/trade-words';
 import { BayParts } from './bay-parts';
 import { mmAPixel, viewBoxOf } from './frame-size';
 import { KIND_MARKS } from './kind-marks';

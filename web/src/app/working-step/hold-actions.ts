@@ -9,13 +9,14 @@ import {
   type Station,
   type StepHeight,
 } from '@brisk/core/connection-map';
-import { HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
+import { oddPair } from '@brisk/core/map-edit';
+import { KIND_WORDS, HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
 import { v4 as uuid } from 'uuid';
+import { AtTheJob } from '../session/at-the-job';
 import { Desk } from '../session/desk';
 import { Recorder } from '../session/recorder';
 import { choicesOf } from '../ui/choice';
 import { Ask } from '../ui/ask';
-import { KIND_WORDS } from '../words/trade-words';
 
 /** What can be done about something that ties the powerpack: put it on the map, or leave it as it is. */
 @Injectable()
@@ -23,6 +24,7 @@ export class HoldActions {
   private readonly desk = inject(Desk);
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
+  private readonly at = inject(AtTheJob);
 
   /**
    * Asks about a connection the map did not have, beginning from what it is `like`. `out` says that the powerpack is out,
@@ -31,7 +33,11 @@ export class HoldActions {
   async found(out: boolean, like?: Pick<Connection, 'name' | 'kind' | 'between' | 'station'>): Promise<void> {
     const state = this.desk.state();
     if (!state) return;
-    const { parts } = state.work.plan.map;
+    const { map } = state.work.plan;
+    const { parts } = map;
+    // Found where somebody stands: at the parts of the step in hand, from the same place, as the machine stands now.
+    const step = state.work.operations.get(this.at.step() ?? '');
+    const beside = step?.connection === undefined ? undefined : state.work.connections.get(step.connection);
     const choices = parts.map((part) => ({ value: part.id, words: part.name }));
     const known = oneOf(parts.map(({ id }) => id)).label('This end');
     const answers = await this.asker.ask({
@@ -59,7 +65,7 @@ export class HoldActions {
           as: 'choice',
           schema: known,
           choices,
-          initial: like?.between[0] ?? state.work.plan.map.powerpacks[0]?.roots[0] ?? '',
+          initial: like?.between[0] ?? beside?.between[0] ?? map.powerpacks[0]?.roots[0] ?? '',
         },
         {
           field: 'to',
@@ -67,7 +73,7 @@ export class HoldActions {
           as: 'choice',
           schema: known,
           choices,
-          initial: like?.between[1] ?? state.work.plan.map.body,
+          initial: like?.between[1] ?? beside?.between[1] ?? map.body,
         },
         {
           field: 'station',
@@ -75,7 +81,7 @@ export class HoldActions {
           as: 'choice',
           schema: oneOf(STATIONS).label('Where one stands'),
           choices: choicesOf(STATION_WORDS),
-          initial: like?.station ?? 'bay-top',
+          initial: like?.station ?? step?.station ?? 'bay-top',
         },
         {
           field: 'height',
@@ -83,20 +89,32 @@ export class HoldActions {
           as: 'choice',
           schema: oneOf(STEP_HEIGHTS).label('Machine'),
           choices: choicesOf(HEIGHT_WORDS),
-          initial: 'either',
+          initial: step?.height === 'raised' ? 'raised' : 'either',
         },
       ],
       action: out ? 'Put it on the map as open' : 'Put it on the map',
     });
     if (!answers) return;
+    const kind = answers['kind'] as ConnectionKind;
+    const between = [String(answers['from']), String(answers['to'])] as const;
+    const odd = oddPair(map, kind, between);
+    if (odd !== undefined) {
+      const meant = await this.asker.ask({
+        title: 'Is that meant?',
+        words: odd,
+        questions: [],
+        action: 'Yes, so it is',
+      });
+      if (!meant) return;
+    }
     this.recorder.record(`Found: ${answers['name']}`, {
       kind: 'connection-found',
       alreadyOpen: out,
       connection: {
         id: `found-${uuid()}`,
         name: String(answers['name']),
-        kind: answers['kind'] as ConnectionKind,
-        between: [String(answers['from']), String(answers['to'])],
+        kind,
+        between,
         station: answers['station'] as Station,
         height: answers['height'] as StepHeight,
       },

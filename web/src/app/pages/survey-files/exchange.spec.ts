@@ -150,6 +150,13 @@ describe('taking a file in', () => {
       await view.settle();
     }
     expect(view.text()).toContain('1 new');
+    // What was said once is remembered for the shop, for the next such file.
+    await view.press('Take it');
+    await view.settle();
+    expect(view.server.shopWriting.document.headings).toHaveLength(5);
+    await view.choose('Bezeichnung;Art;von;nach;Ort\ndie zweite Masse;Ground;Engine;body;Over the bay\n');
+    expect(view.text()).not.toContain('Say which column is');
+    expect(view.text()).toContain('1 new');
   });
 
   it('says what is wrong with a file that is none', async () => {

@@ -6,6 +6,7 @@ import { MatTableModule } from '@angular/material/table';
 import {
   COLUMNS,
   guessMapping,
+  learned,
   missingColumns,
   rowsOf,
   TABLES,
@@ -13,6 +14,7 @@ import {
   type Mapping,
   type Table,
 } from '@brisk/core/exchange';
+import equal from 'fast-deep-equal/es6';
 import { PickOne } from '../../ui/pick-one';
 import { FileKey } from '../../ui/file-key';
 import { ChoiceKeys } from '../../ui/choice-keys';
@@ -20,6 +22,7 @@ import { choicesOf } from '../../ui/choice';
 import { Desk } from '../../session/desk';
 import { Api } from '../../api/api';
 import { MapDraft } from '../../planning/map-draft';
+import { WritingShed } from '../../planning/writing-shed';
 import { writeSheet, type Sheet } from '../../ui/csv';
 import { saveFile } from '../../ui/save-file';
 import { SheetReader } from './sheet-reader';
@@ -45,6 +48,7 @@ export class Files {
   private readonly desk = inject(Desk);
   private readonly api = inject(Api);
   private readonly reader = inject(SheetReader);
+  private readonly writing = inject(WritingShed);
   protected readonly draft = inject(MapDraft);
   protected readonly tables = TABLES;
   protected readonly words = TABLE_WORDS;
@@ -109,7 +113,7 @@ export class Files {
     }
     this.sheet.set(told.sheet);
     this.lines.set(told.lines);
-    this.mapping.set(guessMapping(this.table(), told.sheet.headings));
+    this.mapping.set(this.guessed(this.table(), told.sheet.headings));
     await this.dryRun();
   }
 
@@ -117,8 +121,21 @@ export class Files {
     this.table.set(table);
     const sheet = this.sheet();
     if (!sheet) return;
-    this.mapping.set(guessMapping(table, sheet.headings));
+    this.mapping.set(this.guessed(table, sheet.headings));
     await this.dryRun();
+  }
+
+  /** Which heading stands for which column, by its words or as somebody here said once. */
+  private guessed(table: Table, headings: readonly string[]): Mapping {
+    return guessMapping(table, headings, this.writing.writing().headings);
+  }
+
+  /** Keeps for the shop what somebody said of headings that their words do not tell. */
+  private remember(): void {
+    const [table, mapping] = [this.table(), this.mapping()];
+    const { headings } = this.writing.writing();
+    if (equal(learned(table, mapping, headings), headings)) return;
+    void this.writing.change((before) => ({ ...before, headings: learned(table, mapping, before.headings) }));
   }
 
   protected async mapTo(column: string, heading: string): Promise<void> {
@@ -133,6 +150,7 @@ export class Files {
     const wrong = this.draft.edit(run.edit, `Take in ${this.file()}`);
     if (wrong !== undefined) this.trouble.set(wrong);
     else {
+      this.remember();
       this.taken.set(`${this.file()} is on the map now: look at what it changes above, then keep it or undo.`);
       this.letGo();
     }

@@ -13,6 +13,7 @@ import {
   type TorqueSpec,
 } from '@brisk/core/connection-map';
 import { readWashers } from '@brisk/core/fasteners';
+import { heldBy, type FirstValues } from '@brisk/core/map-edit';
 import { number, string } from 'yup';
 import { figure, given, text, toolNames } from './fields';
 import { setByTrying, togetherGroup, togetherValues, torqueBesides } from './together-fields';
@@ -71,6 +72,8 @@ export const connectionFields = () =>
     hands: new FormControl<1 | 2>(1, { nonNullable: true }),
     minutes: minutesGroup(),
     backMinutes: minutesGroup(),
+    /** What holds it, in one line: of a new one only. */
+    held: text(optionalText().label('Held by')),
     tools: toolNames(),
     circuit: text(string().max(80).label('Fluid')),
     carriesLoad: new FormControl(false, { nonNullable: true }),
@@ -124,9 +127,19 @@ export function fill(form: ConnectionFields, known: Connection | undefined): voi
   });
 }
 
+/** Writes what it will ordinarily be like into those fields of `form` that nobody has touched. */
+export function expect(form: ConnectionFields, { system, height, minutes, backMinutes, tools }: FirstValues): void {
+  const { controls } = form;
+  if (controls.system.pristine) controls.system.setValue(system);
+  if (controls.height.pristine) controls.height.setValue(height);
+  if (controls.minutes.pristine) controls.minutes.setValue(minutes);
+  if (controls.backMinutes.pristine) controls.backMinutes.setValue(backMinutes);
+  if (controls.tools.pristine) controls.tools.setValue([...tools]);
+}
+
 /** The connection called `id` that `form` and what stands besides describe. */
 export function connectionFrom(form: ConnectionFields, more: Besides, id: string): Connection {
-  const { from, to, tools, nm, deg, back, sets, circuit, tip, beforeLowering, carriesLoad, together, ...value } =
+  const { from, to, held, tools, nm, deg, back, sets, circuit, tip, beforeLowering, carriesLoad, together, ...value } =
     form.getRawValue();
   const minutes = {
     low: value.minutes.low ?? 1,
@@ -149,13 +162,16 @@ export function connectionFrom(form: ConnectionFields, more: Besides, id: string
     tools,
     minutes,
     cautions: cautionsFor([...more.cautions], value.height),
-    fasteners: sets.map(({ count: pieces, what, note, singleUse, washers }): FastenerSet => ({
-      count: pieces ?? 1,
-      what: what.trim(),
-      ...given('note', note),
-      ...(singleUse ? { singleUse: true } : {}),
-      ...(washers.trim() === '' ? {} : { washers: readWashers(washers).slice(0, 10) }),
-    })),
+    fasteners: [
+      ...heldBy(held),
+      ...sets.map(({ count: pieces, what, note, singleUse, washers }): FastenerSet => ({
+        count: pieces ?? 1,
+        what: what.trim(),
+        ...given('note', note),
+        ...(singleUse ? { singleUse: true } : {}),
+        ...(washers.trim() === '' ? {} : { washers: readWashers(washers).slice(0, 10) }),
+      })),
+    ],
     needs: [...more.needs],
     access: more.access,
     ...given('circuit', circuit),

@@ -10,12 +10,16 @@ import {
   untracked,
   type WritableSignal,
 } from '@angular/core';
+import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { ReactiveFormsModule } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
+import { MatExpansionModule } from '@angular/material/expansion';
 import { name } from '@brisk/contracts/fields';
 import type { Connection } from '@brisk/core/connection-map';
-import { freshId } from '@brisk/core/map-edit';
+import { firstValues, freshId, kindIn, oddPair } from '@brisk/core/map-edit';
+import { duration, HEIGHT_WORDS, SYSTEM_WORDS } from '@brisk/core/words';
+import { merge } from 'rxjs';
 import { Ask } from '../../ui/ask';
 import { EntryField } from '../../ui/entry-field';
 import { LongListPick } from '../../ui/long-list-pick';
@@ -28,6 +32,7 @@ import {
   besides,
   connectionFields,
   connectionFrom,
+  expect,
   fastenerGroup,
   fill,
   MAY_BE_EMPTY,
@@ -46,7 +51,10 @@ import { MinutesFields } from './minutes-fields';
 import { ADJUSTED_CHOICES, THREAD_CHOICES } from './together-fields';
 import { WhatComesFirst } from './what-comes-first';
 
-/** One connection, every field of it: what it ties, how it is reached, what it needs, how it goes back. */
+/**
+ * One connection: what it is, what it ties, what holds it and where one stands for it; the rest is folded away, with what
+ * such a connection is ordinarily like until somebody says otherwise.
+ */
 @Component({
   selector: 'bl-connection-form',
   imports: [
@@ -54,6 +62,7 @@ import { WhatComesFirst } from './what-comes-first';
     LongListPick,
     MatButton,
     MatCheckbox,
+    MatExpansionModule,
     MinutesFields,
     NamesField,
     PickOne,
@@ -71,6 +80,8 @@ export class ConnectionForm {
 
   /** The connection to change; absent: a new one. */
   readonly id = input<string>();
+  /** The part that a new one begins at. */
+  readonly from = input<string>();
   /** Where the next tap on the map is asked for. */
   readonly pickNext = input.required<WritableSignal<((picked: Picked) => void) | undefined>>();
   readonly done = output<Picked | undefined>();
@@ -98,12 +109,49 @@ export class ConnectionForm {
   ]);
 
   protected readonly form = connectionFields();
+  private readonly written = toSignal(this.form.valueChanges, { initialValue: undefined });
+  protected readonly unfolded = signal(false);
+  /** What the folded fields come to, in a line. */
+  protected readonly restWords = computed(() => {
+    this.written();
+    const { system, height, minutes, tools } = this.form.getRawValue();
+    return [
+      SYSTEM_WORDS[system as Connection['system']],
+      HEIGHT_WORDS[height as Connection['height']],
+      duration(minutes.likely ?? 0),
+      ...tools.slice(0, 2),
+    ].join(', ');
+  });
 
   constructor() {
     effect(() => {
       this.id();
-      untracked(() => this.fill(this.known()));
+      const from = this.from();
+      untracked(() => this.fill(this.known(), from));
     });
+    const { name: called, kind, from, to, station } = this.form.controls;
+    called.valueChanges.pipe(takeUntilDestroyed()).subscribe((words) => {
+      const says = kindIn(words);
+      if (says !== undefined && !this.known() && kind.pristine) kind.setValue(says);
+    });
+    merge(kind.valueChanges, from.valueChanges, to.valueChanges, station.valueChanges)
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => this.expectTheRest());
+  }
+
+  /** The folded fields of a new one follow what is said of it. */
+  private expectTheRest(): void {
+    const map = this.map();
+    if (!map || this.known()) return;
+    const { kind, from, to, station } = this.form.getRawValue();
+    expect(
+      this.form,
+      firstValues(map, {
+        kind: kind as Connection['kind'],
+        between: [from, to],
+        station: station as Connection['station'],
+      }),
+    );
   }
 
   protected readonly accessWords = computed(() =>
@@ -140,10 +188,16 @@ export class ConnectionForm {
     this.form.controls.sets.removeAt(index);
   }
 
-  protected apply(): void {
+  protected async apply(): Promise<void> {
     this.sent.set(true);
     const map = this.map();
-    if (!map || this.form.invalid) return;
+    if (!map) return;
+    if (this.form.invalid) {
+      const { name: called, kind, from, to, station, held } = this.form.controls;
+      if ([called, kind, from, to, station, held].every(({ valid }) => valid)) this.unfolded.set(true);
+      return;
+    }
+    if (!(await this.isMeant())) return;
     const known = this.known();
     const id = known?.id ?? freshId(map, this.form.getRawValue().name);
     const connection = connectionFrom(this.form, this.besides(), id);
@@ -160,6 +214,18 @@ export class ConnectionForm {
         )
       : this.draft.edit({ kind: 'add-connection', connection }, `Add ${connection.name}`);
     if (wrong === undefined) this.done.emit({ what: 'connections', ids: [id] });
+  }
+
+  /** Asks about a pair that can hardly be meant, where it is not what was on the map before. */
+  private async isMeant(): Promise<boolean> {
+    const map = this.map();
+    const known = this.known();
+    const { kind, from, to } = this.form.getRawValue();
+    if (!map || (known?.kind === kind && known.between[0] === from && known.between[1] === to)) return true;
+    const odd = oddPair(map, kind as Connection['kind'], [from, to]);
+    if (odd === undefined) return true;
+    const answers = await this.ask.ask({ title: 'Is that meant?', words: odd, questions: [], action: 'Yes, so it is' });
+    return answers !== undefined;
   }
 
   protected remove(): void {
@@ -232,10 +298,12 @@ export class ConnectionForm {
       this.tell({ torqueAfter: [...this.besides().torqueAfter, { connection: other, why }] });
   }
 
-  private fill(known: Connection | undefined): void {
+  private fill(known: Connection | undefined, from: string | undefined): void {
     this.sent.set(false);
+    this.unfolded.set(false);
     this.besides.set(besides(known));
     fill(this.form, known);
+    if (!known && from !== undefined) this.form.patchValue({ from, to: this.map()?.body ?? '' });
   }
 
   private nameOf(connection: string): string {

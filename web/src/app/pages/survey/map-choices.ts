@@ -1,7 +1,7 @@
 import { CAUTIONS, CONNECTION_KINDS, STATIONS, STEP_HEIGHTS, SYSTEMS, ZONES } from '@brisk/core/connection-map';
-import { HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
+import { KIND_WORDS, SYSTEM_WORDS, ZONE_WORDS, HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
 import { choicesOf, type Choice } from '../../ui/choice';
-import { CAUTION_NAMES, KIND_WORDS, SYSTEM_WORDS, ZONE_WORDS } from '../../words/trade-words';
+import { CAUTION_NAMES } from '../../words/trade-words';
 
 export const KIND_CHOICES = choicesOf(KIND_WORDS, CONNECTION_KINDS);
 export const SYSTEM_CHOICES = choicesOf(SYSTEM_WORDS, SYSTEMS);

@@ -12,21 +12,21 @@ import { EntryField } from '../../ui/entry-field';
       <legend>{{ label() }}</legend>
       <div class="trio">
         <bl-entry
-          type="number"
+          type="amount"
           label="It goes well"
           unit="min"
           [field]="field() + '-low'"
           [control]="minutes().controls.low"
         />
         <bl-entry
-          type="number"
+          type="amount"
           label="As a rule"
           unit="min"
           [field]="field() + '-likely'"
           [control]="minutes().controls.likely"
         />
         <bl-entry
-          type="number"
+          type="amount"
           label="It fights back"
           unit="min"
           [field]="field() + '-high'"

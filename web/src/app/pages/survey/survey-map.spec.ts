@@ -212,17 +212,17 @@ describe('changing the map', () => {
     answers.push({ why: 'It is under the cover.' });
     await tapOn(view, '[data-part=engine-cover]');
     expect(view.text()).toContain('the engine cover off: It is under the cover.');
-    await view.press('Add fasteners');
-    await view.press('Add it');
-    expect(view.text()).toContain('Fastener is missing.');
-    write(field(view.element, 'Thread, length, head'), 'M8 nut');
+    type(view.element, 'held', '2 × M8 nut');
     await view.press('Add it');
     expect(sum(view)).toMatch(/^2 more, 0 less/);
     await view.press('Keep');
     expect(view.server.plannings[0]?.plan.map.connections.at(-1)).toMatchObject({
       id: 'radio-ground',
       access: [{ removed: 'engine-cover', why: 'It is under the cover.' }],
-      fasteners: [{ count: 1, what: 'M8 nut' }],
+      // By its name a ground, by that of the electrics, and reckoned like the other grounds of the map.
+      kind: 'ground',
+      system: 'electrics',
+      fasteners: [{ count: 2, what: 'M8 nut' }],
     });
   });
 
@@ -232,6 +232,31 @@ describe('changing the map', () => {
     type(view.element, 'name', 'vacuum reservoir');
     await view.press('Add it');
     expect(sum(view)).toContain('Nothing holds the vacuum reservoir.');
+    // What ties it is asked next, from the part that was just added.
+    expect(view.text()).toContain('A connection more');
+    type(view.element, 'name', 'the reservoir bolts');
+    await view.press('Add it');
+    expect(sum(view)).not.toContain('Nothing holds');
+    expect(view.fixture.componentInstance.draft.map()?.connections.at(-1)?.between).toEqual([
+      'vacuum-reservoir',
+      'body',
+    ]);
+  });
+
+  it('asks about a hose at a loom, and leaves the form as it is where it is not meant', async () => {
+    const view = await open();
+    const electric = testJob.plan.map.parts.find(({ system }) => system === 'electrics')?.name ?? '';
+    await view.press('Add a connection');
+    type(view.element, 'name', 'the odd hose');
+    await find(view.fixture, 'From', 'engine');
+    await find(view.fixture, 'To', electric);
+    await view.press('Add it');
+    await view.settle();
+    expect(sum(view)).toBe('nothing changed');
+    answers.push({});
+    await view.press('Add it');
+    await view.settle();
+    expect(view.fixture.componentInstance.draft.map()?.connections.at(-1)?.name).toBe('the odd hose');
   });
 
   it('says what is missing in a form and changes nothing', async () => {

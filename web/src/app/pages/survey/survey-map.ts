@@ -11,7 +11,7 @@ import {
 } from '@brisk/core/connection-map';
 import { isOpen, partsOut } from '@brisk/core/ledger';
 import { operationId } from '@brisk/core/teardown';
-import { STATION_WORDS, sentence } from '@brisk/core/words';
+import { KIND_WORDS, SYSTEM_WORDS, STATION_WORDS, sentence } from '@brisk/core/words';
 import equal from 'fast-deep-equal/es6';
 import { Desk } from '../../session/desk';
 import { Selection } from '../../session/selection';
@@ -20,7 +20,6 @@ import { EntryField } from '../../ui/entry-field';
 import { Keys } from '../../ui/keys';
 import { PickOne } from '../../ui/pick-one';
 import { MapPicture, type Picked, type Standing } from '../../map/map-picture';
-import { KIND_WORDS, SYSTEM_WORDS } from '../../words/trade-words';
 import { ConnectionForm } from './connection-form';
 import { MapDraft } from '../../planning/map-draft';
 import { KIND_CHOICES, STATION_CHOICES, SYSTEM_CHOICES } from './map-choices';
@@ -45,7 +44,7 @@ const STAND_CHOICES: readonly Choice<Standing | 'holds' | ''>[] = [
 
 /** What is being edited beside the picture. */
 type Editing =
-  | { readonly what: 'connection'; readonly id: string | undefined }
+  | { readonly what: 'connection'; readonly id: string | undefined; readonly from?: string }
   | { readonly what: 'part'; readonly id: string | undefined };
 
 /** The map drawn, the list that says the same, and the card on which a part or a connection is changed. */
@@ -230,8 +229,18 @@ export class SurveyMap {
 
   /** After a form has made its change: shows what it made. */
   protected made(picked: Picked | undefined): void {
+    const fresh = this.editing()?.what === 'part' && this.editing()?.id === undefined;
     this.picking.set(undefined);
-    this.editing.set(undefined);
     this.picked.set(picked);
+    // A part that nothing holds cannot be planned: what ties it is asked next.
+    this.editing.set(
+      fresh && picked?.what === 'part' ? { what: 'connection', id: undefined, from: picked.id } : undefined,
+    );
+  }
+
+  /** Begins a connection more, at the part that is picked. */
+  protected addConnection(): void {
+    const from = this.part()?.id;
+    this.editing.set({ what: 'connection', id: undefined, ...(from === undefined ? {} : { from }) });
   }
 }
