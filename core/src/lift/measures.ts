@@ -10,6 +10,8 @@ export interface Measure {
   readonly measuredMm?: number;
   /** The narrowest place hangs on it. */
   readonly matters: boolean;
+  /** Along or up the machine, and where the tape begins and ends there, in machine coordinates (mm). */
+  readonly tape: { readonly on: 'x' | 'z'; readonly fromMm: number; readonly toMm: number };
 }
 
 /** What is worth a tape on any machine, the most telling first. */
@@ -21,7 +23,7 @@ const SHOWN = 8;
  * all that were taken.
  */
 export function measuresOf(
-  { layout, measured, parts, bay }: MachineShape,
+  { layout, measured, parts, bay, planes }: MachineShape,
   pinch: Pinch | undefined,
 ): readonly Measure[] {
   const onPinch = new Set<PlaneName>();
@@ -31,7 +33,10 @@ export function measuresOf(
   const all = [...new Set([...onPinch, ...taken, ...ALWAYS])];
   const measures = all.flatMap((plane): readonly Measure[] => {
     const at = layout.planes[plane];
-    if (!at || at[0] === 'origin' || at[1] === 0 || axisOf(layout, plane).on === 'y') return [];
+    const { on } = axisOf(layout, plane);
+    if (!at || at[0] === 'origin' || at[1] === 0 || on === 'y') return [];
+    const [fromMm, toMm] = [planes.get(at[0]), planes.get(plane)];
+    if (fromMm === undefined || toMm === undefined) return [];
     const measuredMm = measured[plane];
     return [
       {
@@ -41,6 +46,7 @@ export function measuresOf(
         usualMm: Math.abs(at[1]),
         ...(measuredMm === undefined ? {} : { measuredMm }),
         matters: onPinch.has(plane),
+        tape: { on, fromMm, toMm },
       },
     ];
   });

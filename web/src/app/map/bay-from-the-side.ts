@@ -15,6 +15,16 @@ export interface Hanging {
   readonly slings: readonly { readonly pick: Place; readonly words: string; readonly flat: boolean }[];
 }
 
+/** A tape that is held to the machine: along it or upright, from where to where, and what it gives or usually does. */
+export interface Tape {
+  readonly on: 'x' | 'z';
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly words: string;
+}
+
+/** Where a tape is drawn, from the edge of the picture. */
+const TAPE_PX = 46;
 /** Room round what is drawn, in mm. */
 const ROUND_MM = 160;
 /** Nearer than this a gap is drawn. */
@@ -40,6 +50,8 @@ export class BayFromTheSide {
   readonly asideMm = input(0);
   /** Hook, slings and what pulls in them; drawn from the side. */
   readonly hangs = input<Hanging>();
+  /** Where a tape goes; drawn from the side. */
+  readonly tape = input<Tape>();
 
   /** The corner that is farthest to the nose and highest (or farthest right), and the size of the picture, in mm. */
   protected readonly frame = computed(() => {
@@ -49,6 +61,8 @@ export class BayFromTheSide {
     const seatX = moving.flatMap(({ extent }) => extent.x);
     const xs = [...points.map(({ x }) => x), Math.min(...seatX) - 250, Math.max(...seatX) + 420];
     const zs = [...points.map(({ z }) => z), ...this.floorZ(), this.hangs()?.hook.z ?? 0];
+    const tape = this.tape();
+    if (tape) (tape.on === 'x' ? xs : zs).push(tape.fromMm, tape.toMm);
     const ys = moving.flatMap(({ extent }) => extent.y);
     const x1 = Math.max(...xs) + ROUND_MM;
     const width = x1 - Math.min(...xs) + ROUND_MM;
@@ -148,6 +162,26 @@ export class BayFromTheSide {
         const [x, y] = this.on(pick);
         return { x, y, words, flat, side: x < hx ? -1 : 1 };
       }),
+    };
+  });
+
+  protected readonly taped = computed(() => {
+    const tape = this.tape();
+    if (!tape || this.view() !== 'side') return undefined;
+    const { width, height } = this.frame();
+    const edge = TAPE_PX * this.pixel();
+    const at = (mm: number) => this.on(tape.on === 'x' ? { x: mm, y: 0, z: 0 } : { x: 0, y: 0, z: mm });
+    const along = tape.on === 'x';
+    const [from, to] = [tape.fromMm, tape.toMm].map((mm) => at(mm)[along ? 0 : 1]);
+    if (from === undefined || to === undefined) return undefined;
+    const line = (mm: number) => (along ? { x1: mm, x2: mm, y1: 0, y2: height } : { x1: 0, x2: width, y1: mm, y2: mm });
+    return {
+      held: [line(from), line(to)],
+      line: along ? { x1: from, x2: to, y1: edge, y2: edge } : { x1: edge, x2: edge, y1: from, y2: to },
+      x: along ? (from + to) / 2 : edge + this.pixel() * 8,
+      y: along ? edge - this.pixel() * 8 : (from + to) / 2,
+      along,
+      words: tape.words,
     };
   });
 

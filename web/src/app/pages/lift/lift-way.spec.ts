@@ -3,15 +3,20 @@ import type { Move, MoveKind } from '@brisk/core/lift';
 import { FIRST_GEAR } from '@brisk/core/rigging';
 import { map, of, throwError } from 'rxjs';
 import { GearShed } from '../../planning/gear-shed';
-import { Ask } from '../../ui/ask';
-import { openView } from '../../../testing/open-job';
+import { openView, type } from '../../../testing/open-job';
 import { theirEntry } from '../../../testing/test-job';
 import { OwnThreadWay } from '../../../testing/own-thread-way';
 import { WaySearch } from '../../planning/way-search';
 import type { AskedWay } from '../../planning/way.worker';
 import { LiftWay } from './lift-way';
 
-const asking = (mm: number) => ({ provide: Ask, useValue: { ask: () => Promise.resolve({ mm }) } });
+/** Holds a tape to `plane` and writes what it gives. */
+async function tape(view: Awaited<ReturnType<typeof openView<LiftWay>>>, plane: string, mm: string): Promise<void> {
+  await view.press(`Measure: ${plane}`);
+  type(view.element, 'mm', mm);
+  await view.press('Measured');
+  await view.settle();
+}
 
 describe('the way through', () => {
   it('says how tight it is and where, how sure that is, and which moves it takes', async () => {
@@ -39,21 +44,55 @@ describe('the way through', () => {
   });
 
   it('notes what a tape gives, and stretches the picture to it', async () => {
-    const view = await openView(LiftWay, [], undefined, { providers: [asking(401)] });
+    const view = await openView(LiftWay);
     await view.press('Measure: bulkhead');
-    await view.settle();
+    // The picture shows from where to where the tape goes.
+    expect(view.element.querySelector('svg .tape text')?.textContent).toMatch(/^usually \d+ mm$/);
+    await view.press('Measure: bulkhead');
+    expect(view.element.querySelector('svg .tape')).toBeNull();
+    await tape(view, 'bulkhead', '401');
+    expect(view.element.querySelector('svg .tape')).toBeNull();
     expect(view.desk.state()?.measured.get('bulkhead')).toBe(401);
     expect(view.text()).toContain('401 mm');
   });
 
   it('refuses a measurement that turns something inside out, in words, and keeps the rest', async () => {
-    const view = await openView(LiftWay, [], undefined, { providers: [asking(12)] });
-    await view.press('Measure: front of the crank pulley');
-    await view.settle();
+    const view = await openView(LiftWay);
+    await tape(view, 'front of the crank pulley', '12');
     expect(view.text()).toMatch(
       /12 mm to the front of the crank pulley would turn the .+ inside out: measure it again\./,
     );
     expect(view.desk.state()?.measured.size).toBe(0);
+  });
+
+  it('has the first answer and the refined one side by side, and says which one the lift goes by', async () => {
+    const view = await openView(LiftWay);
+    const answers = [...view.element.querySelectorAll('.answers button')].map((one) => one.textContent?.trim() ?? '');
+    expect(answers).toHaveLength(2);
+    for (const words of answers) expect(words).toMatch(/\d+ moves\s*\d+ mm (at the tightest|too tight)/);
+    await view.press(/^First answer/);
+    expect(view.text()).toContain('To look at only');
+    expect(view.element.querySelectorAll('.moves li')).toHaveLength(Number(/\d+/.exec(answers[0] ?? '')?.[0]));
+    await view.press(/^Refined/);
+    expect(view.text()).not.toContain('To look at only');
+  });
+
+  it('says that it may touch where what nobody measured may take all its room', async () => {
+    class Near extends OwnThreadWay {
+      override find(asked: AskedWay) {
+        return super
+          .find(asked)
+          .pipe(
+            map((found) =>
+              found.way && found.way !== 'none'
+                ? { ...found, way: { ...found.way, clearanceMm: 4, onTheWayMm: 4 } }
+                : found,
+            ),
+          );
+      }
+    }
+    const view = await openView(LiftWay, [], undefined, { providers: [{ provide: WaySearch, useClass: Near }] });
+    expect(view.text()).toMatch(/It may touch: 4 mm by what is usual, not measured/);
   });
 
   it('says so where by the measures things are in each other where they sit', async () => {

@@ -10,6 +10,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { FormControl } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatSliderModule } from '@angular/material/slider';
@@ -29,24 +30,26 @@ import {
   seatedInEachOther,
   verdictOf,
   withoutPart,
+  type Measure,
   type Move,
   type Offer,
   type WayFound,
 } from '@brisk/core/lift';
 import { levellerFor } from '@brisk/core/rigging';
-import { PLANES, type PlaneName } from '@brisk/core/shape';
+import type { PlaneName } from '@brisk/core/shape';
 import type { MovesOut } from '@brisk/core/work';
 import { operationId } from '@brisk/core/teardown';
 import { sentence } from '@brisk/core/words';
 import equal from 'fast-deep-equal';
 import type { Subscription } from 'rxjs';
-import { BayFromTheSide, type BayView } from '../../map/bay-from-the-side';
+import { BayFromTheSide, type BayView, type Tape } from '../../map/bay-from-the-side';
 import { GearShed } from '../../planning/gear-shed';
 import { WaySearch } from '../../planning/way-search';
 import { withSwap } from '../../planning/swap-plan';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
-import { Ask } from '../../ui/ask';
+import { EntryField } from '../../ui/entry-field';
+import { yupRule } from '../../ui/yup-rule';
 import { inMeasure, LiftInMeasure } from './lift-in-measure';
 import { LiftTabs } from './lift-tabs';
 import { WayPlayer } from './way-player';
@@ -57,7 +60,16 @@ const GOES_MM = [25, 50, 100] as const;
 /** The way of the powerpack through its bay, played: where it pinches, how it is moved, what one more part off would buy. */
 @Component({
   selector: 'bl-lift-way',
-  imports: [BayFromTheSide, LiftTabs, MatButton, MatProgressBar, MatSliderModule, NgTemplateOutlet, RouterLink],
+  imports: [
+    BayFromTheSide,
+    EntryField,
+    LiftTabs,
+    MatButton,
+    MatProgressBar,
+    MatSliderModule,
+    NgTemplateOutlet,
+    RouterLink,
+  ],
   providers: [LiftInMeasure],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lift-way.html',
@@ -68,7 +80,6 @@ export class LiftWay {
   private readonly inMeasure = inject(LiftInMeasure);
   private readonly shed = inject(GearShed);
   private readonly recorder = inject(Recorder);
-  private readonly asker = inject(Ask);
   private readonly search = inject(WaySearch);
   private readonly shaped = this.inMeasure.shaped;
   protected readonly sentence = sentence;
@@ -89,6 +100,33 @@ export class LiftWay {
     computation: () => new Map(),
   });
   protected readonly found = computed(() => this.foundOf().get(this.leg()));
+  /** The first answer of each leg, once there is a refined one to hold it against. */
+  private readonly firstOf = linkedSignal<unknown, ReadonlyMap<number, WayFound>>({
+    source: () => this.shaped(),
+    computation: () => new Map(),
+  });
+  /** Whether the first answer is looked at and not the one to go by. */
+  protected readonly looksAtFirst = linkedSignal<unknown, boolean>({
+    source: () => [this.shaped(), this.leg()],
+    computation: () => false,
+  });
+  /** What is shown and played. */
+  private readonly looked = computed(() => {
+    const first = this.firstOf().get(this.leg());
+    return this.looksAtFirst() && first ? first : this.found();
+  });
+  /** The first answer and the refined one, with what each costs in moves and leaves in room. */
+  protected readonly answers = computed(() => {
+    const [first, fine] = [this.firstOf().get(this.leg()), this.found()];
+    const lift = this.shaped()?.lift;
+    const leg = this.here();
+    if (!first || !fine?.fine || !lift || !leg) return [];
+    return [first, fine].flatMap((one) => {
+      if (one.way === undefined || one.way === 'none') return [];
+      const { goes, mm } = verdictOf(lift, leg, one.way);
+      return [{ first: one === first, moves: one.moves.length, goes, mm: Math.floor(mm) }];
+    });
+  });
   /** It hangs on a hook, and no hoist of the shop reaches over it and is rated for it. */
   protected readonly noHoist = computed(() => {
     const lift = this.shaped()?.lift;
@@ -104,10 +142,10 @@ export class LiftWay {
   private readonly isPushed = computed(() => this.asideMm() !== 0);
 
   protected readonly way = computed(() => {
-    const way = this.found()?.way;
+    const way = this.looked()?.way;
     return way === 'none' ? undefined : way;
   });
-  protected readonly noWay = computed(() => this.found()?.way === 'none');
+  protected readonly noWay = computed(() => this.looked()?.way === 'none');
   /** The legs that are pushed aside on their way, as somebody chose. */
   private readonly asideLegs = linkedSignal<unknown, ReadonlySet<number>>({
     source: () => this.shaped(),
@@ -118,7 +156,7 @@ export class LiftWay {
     },
   });
   protected readonly isAside = computed(() => this.asideLegs().has(this.leg()) && this.found()?.aside !== undefined);
-  private readonly goMoves = computed((): readonly Move[] => this.movesOf(this.leg(), this.found()));
+  private readonly goMoves = computed((): readonly Move[] => this.movesOf(this.leg(), this.looked()));
   /** How far it is pushed aside by now, in mm. */
   protected readonly asideMm = computed(() => {
     const aside = this.isAside() ? this.found()?.aside : undefined;
@@ -161,6 +199,7 @@ export class LiftWay {
     return {
       goes,
       sure: mm > unsureMm,
+      mayTouch: goes && mm <= unsureMm,
       mm: Math.floor(mm),
       unsureMm: Math.round(unsureMm),
       pinch: way.pinch && {
@@ -223,6 +262,16 @@ export class LiftWay {
     return shape ? measuresOf(shape, this.way()?.pinch) : [];
   });
 
+  /** The measure whose card is open. */
+  protected readonly taped = signal<PlaneName | undefined>(undefined);
+  protected readonly tapedMm = new FormControl<number | null>(null, yupRule(positive(20_000).label('Millimetres')));
+  /** Why what was measured cannot be. */
+  protected readonly unfit = signal('');
+  protected readonly tape = computed((): Tape | undefined => {
+    const measure = this.measures().find(({ plane }) => plane === this.taped());
+    return measure && { ...measure.tape, words: tapeWords(measure) };
+  });
+
   constructor() {
     let running: Subscription | undefined;
     effect(() => {
@@ -235,7 +284,11 @@ export class LiftWay {
       });
       if (!shaped || untracked(this.found)?.share === 1) return;
       running = this.search.find({ facts: shaped.facts, plan: shaped.plan, leg }).subscribe({
-        next: (found) => this.foundOf.update((before) => new Map(before).set(leg, found)),
+        next: (found) => {
+          if (!found.fine && found.way !== undefined)
+            this.firstOf.update((before) => new Map(before).set(leg, { ...found, share: 1 }));
+          this.foundOf.update((before) => new Map(before).set(leg, found));
+        },
         error: (error: unknown) => this.trouble.set(error instanceof Error ? error.message : String(error)),
       });
     });
@@ -289,25 +342,26 @@ export class LiftWay {
     this.trouble.set(wrong ?? '');
   }
 
-  protected async measure(plane: PlaneName, usualMm: number, from: string): Promise<void> {
-    const answers = await this.asker.ask({
-      title: `Measure: ${PLANES[plane].words}`,
-      words: `From the ${from}, straight. Usual for this layout: ${usualMm} mm.`,
-      questions: [
-        {
-          field: 'mm',
-          label: 'Millimetres',
-          as: 'number',
-          schema: positive(20_000).label('Millimetres'),
-        },
-      ],
-      action: 'Measured',
-    });
-    if (!answers) return;
-    const mm = Number(answers['mm']);
+  /** Opens the card of a measure, with its tape on the picture; or puts it away. */
+  protected hold(measure: Measure | undefined): void {
+    this.taped.set(measure?.plane === this.taped() ? undefined : measure?.plane);
+    this.tapedMm.reset(null);
+    this.unfit.set('');
+    if (measure) {
+      this.player.goTo(0);
+      this.view.set('side');
+    }
+  }
+
+  protected measured(plane: PlaneName): void {
+    const mm = this.tapedMm.value;
+    this.tapedMm.markAsTouched();
+    if (mm === null || this.tapedMm.invalid) return;
     const wrong = this.turnsInsideOut(plane, mm);
-    if (wrong === undefined) this.recorder.record(`${mm} mm noted`, { kind: 'machine-measured', plane, mm });
-    else this.trouble.set(wrong);
+    if (wrong === undefined) {
+      this.recorder.record(`${mm} mm noted`, { kind: 'machine-measured', plane, mm });
+      this.hold(undefined);
+    } else this.unfit.set(wrong);
   }
 
   /** Why a measurement cannot be, or nothing where it can. */
@@ -317,4 +371,9 @@ export class LiftWay {
       state && inMeasure({ ...state, measured: new Map(state.measured).set(plane, mm) }, this.shed.gear());
     return measured && 'wrong' in measured ? measured.wrong : undefined;
   }
+}
+
+/** What the tape gives, or usually does on this layout. */
+function tapeWords({ measuredMm, usualMm }: Measure): string {
+  return measuredMm === undefined ? `usually ${usualMm} mm` : `${measuredMm} mm`;
 }

@@ -165,7 +165,7 @@ export class LoadWatch {
       title: 'Read the crane scale',
       words: `Hook just tight or load clear of everything. ${this.expectedKg()} kg should hang, without slings.`,
       questions: [
-        { field: 'kg', label: 'Kilograms on the hook', as: 'number', schema: amount(20_000).label('Kilograms') },
+        { field: 'kg', label: 'Kilograms on the hook', as: 'amount', schema: amount(20_000).label('Kilograms') },
         {
           field: 'lagging',
           label: 'Does one side lag?',
