@@ -1,4 +1,5 @@
 import type { Connection } from '../connection-map/index.js';
+import { operationId, type OperationId } from '../teardown/index.js';
 import type { FastenerCondition } from './entries/fasteners/fasteners-judged.js';
 import { leftAndMissing, setsOf } from './counting.js';
 import { singleUseOpened } from './reading.js';
@@ -12,8 +13,28 @@ export interface FastenersToBuy {
   readonly why: 'single-use' | 'missing' | Exclude<FastenerCondition, 'good'>;
 }
 
-/** What goes onto the shopping list by itself: single-use fasteners, those that are no good, and those that are gone. */
+/**
+ * What goes onto the shopping list by itself: single-use fasteners, those that are no good, and those that are gone; none that
+ * somebody has put on the list of parts already.
+ */
 export function fastenersToBuy(state: JobState): readonly FastenersToBuy[] {
+  const listed = new Set(
+    [...state.needs.values()].flatMap(({ stage, operation, name }) =>
+      stage === 'returned' || operation === undefined ? [] : [`${operation} ${name}`],
+    ),
+  );
+  return allToBuy(state).filter((one) => {
+    const { operation, name } = listedAs(one);
+    return !listed.has(`${operation} ${name}`);
+  });
+}
+
+/** The step that takes what is to be bought, and the name it has on the list of parts. */
+export function listedAs(one: FastenersToBuy): { readonly operation: OperationId; readonly name: string } {
+  return { operation: operationId.close(one.connection.id), name: one.what };
+}
+
+function allToBuy(state: JobState): readonly FastenersToBuy[] {
   const single = singleUseOpened(state).map(({ connection, count, what }): FastenersToBuy => ({
     connection,
     count,

@@ -7,13 +7,13 @@ import { unitsOf } from '@brisk/core/bench';
 import { unsettled } from '@brisk/core/ledger';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { several } from '@brisk/core/words';
-import { format } from 'date-fns';
 import { PlanDraft } from '../../planning/plan-draft';
 import { Desk } from '../../session/desk';
 import { StepActions } from '../../working-step/step-actions';
 import { StepInHand } from '../../working-step/step-in-hand';
 import { BenchTabs } from './bench-tabs';
 import { UnitCard } from './unit-card';
+import { Written } from '../../ui/written';
 
 /** While it is out: the step in hand at the bench, what becomes of the units, and what was seen. */
 @Component({
@@ -24,6 +24,7 @@ import { UnitCard } from './unit-card';
   styleUrl: './bench.scss',
 })
 export class Bench {
+  private readonly written = inject(Written);
   protected readonly desk = inject(Desk);
   protected readonly actions = inject(StepActions);
   protected readonly phases: readonly WorkPhase[] = ['bench'];
@@ -45,7 +46,7 @@ export class Bench {
   protected readonly notes = computed(() =>
     [...(this.desk.state()?.notes ?? [])].reverse().map((note) => ({
       ...note,
-      when: format(new Date(note.at), 'd MMM HH:mm'),
+      when: this.written.moment(note.at),
       about: note.operation === undefined ? undefined : this.desk.state()?.work.operations.get(note.operation)?.title,
     })),
   );

@@ -11,6 +11,8 @@ export const USUAL_YEARS_IN = 5;
 
 /** One thing that could be done now, as it is weighed and as it was decided. */
 export interface Weighed extends Bargain {
+  /** Its place in the problem that is reckoned. */
+  readonly index: number;
   readonly inBest: boolean;
   readonly inWithin: boolean;
   /** What doing it now is expected to spare, by itself, in hundredths. */
@@ -74,6 +76,7 @@ export class Board {
         const decided = renewals?.get(bargain.renewal.id);
         return {
           ...bargain,
+          index,
           inBest: isIn(board.best, index),
           inWithin: isIn(board.within, index),
           spares: bargain.chance * (bargain.later?.cents ?? 0) - bargain.now.cents,

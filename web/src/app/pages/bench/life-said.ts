@@ -22,7 +22,7 @@ export function lifeAsking(
       {
         field: 'years',
         label: 'Years',
-        as: 'number',
+        as: 'amount',
         schema: positive(100).label('Years'),
         initial: Math.round(yearsLeft * 10) / 10,
       },
@@ -32,7 +32,7 @@ export function lifeAsking(
             {
               field: 'km',
               label: 'Or kilometres, which count then',
-              as: 'number' as const,
+              as: 'amount' as const,
               schema: optionalPositive(10_000_000).label('Kilometres'),
               ...(said?.kmLeft === undefined ? {} : { initial: said.kmLeft }),
               suffix: 'km',

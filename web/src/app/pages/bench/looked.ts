@@ -13,12 +13,12 @@ import {
   type Reading,
 } from '@brisk/core/inspection';
 import { several, figureIn } from '@brisk/core/words';
-import { format } from 'date-fns';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
 import { choicesOf } from '../../ui/choice';
 import { BenchTabs } from './bench-tabs';
+import { Written } from '../../ui/written';
 
 const SYSTEM_WORDS: Readonly<Partial<Record<Look['system'], string>>> = {
   inside: 'Engine, inside and its seals',
@@ -43,6 +43,7 @@ const WORDS_OF_READINGS = Object.fromEntries(READINGS.map((one) => [one, READING
   styleUrl: './looked.scss',
 })
 export class Looked {
+  private readonly written = inject(Written);
   private readonly desk = inject(Desk);
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
@@ -92,7 +93,7 @@ export class Looked {
         ...READING_WORDS[one.reading],
         note: one.note,
         judged: judgeReadings(one.reading, one.values, limits),
-        when: format(new Date(one.at), 'd MMM HH:mm'),
+        when: this.written.moment(one.at),
         most: Math.max(...one.values, 0.001),
       };
     }),
@@ -156,8 +157,8 @@ export class Looked {
           ),
           hint: '11.2 11.0 8.4 11.3',
         },
-        { field: 'low', label: 'Not under', as: 'number', schema: optionalAmount(1_000).label('Not under') },
-        { field: 'high', label: 'Not over', as: 'number', schema: optionalAmount(1_000).label('Not over') },
+        { field: 'low', label: 'Not under', as: 'amount', schema: optionalAmount(1_000).label('Not under') },
+        { field: 'high', label: 'Not over', as: 'amount', schema: optionalAmount(1_000).label('Not over') },
         { field: 'note', label: 'How: warm, throttle open…', as: 'line', schema: optionalText().label('How') },
       ],
       action: 'Record it',

@@ -23,6 +23,12 @@ import { chartLook, coloursOn } from '../../ui/chart-look';
 
 Chart.register(CategoryScale, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip);
 
+/** From nought before the first day to what it stands at after the last: of one day, too, one sees how much it was. */
+function fromNothing(days: readonly DaySpent[]): readonly DaySpent[] {
+  const last = days.at(-1);
+  return last ? [{ day: 'before', cents: 0 }, ...days, { ...last, day: 'now' }] : days;
+}
+
 /** What was spent in all, day by day, against what may be. */
 @Component({
   selector: 'bl-money-chart',
@@ -41,7 +47,7 @@ export class MoneyChart {
   constructor() {
     afterRenderEffect((onCleanup) => {
       this.night.on();
-      const days = this.days();
+      const days = fromNothing(this.days());
       const budget = this.budgetCents();
       const currency = this.currency();
       const element = this.canvas().nativeElement;

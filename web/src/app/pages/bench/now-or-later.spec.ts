@@ -34,6 +34,7 @@ describe('now or later', () => {
     expect(view.server.entries).toMatchObject([{ kind: 'renewal-decided', renewals: ['converter-seal'], doIt: 'now' }]);
     expect(view.desk.state()?.needs.get('converter-seal-1')?.name).toBe('converter seal');
     expect(view.desk.state()?.work.operations.has('renew:converter-seal')).toBe(true);
+    expect(view.text()).toMatch(/Chosen: 1, \d+ EUR in all, \d+ EUR of it for parts, and .+ of work/);
   });
 
   it('asks why something is left, and keeps the reason where it stands', async () => {

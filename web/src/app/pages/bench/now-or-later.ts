@@ -59,7 +59,14 @@ export class NowOrLaterView {
       within: all.within,
     };
   });
-  protected readonly chosen = computed(() => this.board.rows().filter(({ decided }) => decided?.doIt === 'now').length);
+  /** What was chosen so far, all together: what is opened for several of them is paid for once. */
+  protected readonly chosen = computed(() => {
+    const all = this.board.board();
+    const now = this.board.rows().flatMap(({ index, decided }) => (decided?.doIt === 'now' ? [index] : []));
+    if (!all || now.length === 0) return undefined;
+    const left = this.board.rows().filter(({ decided }) => decided?.doIt === 'later').length;
+    return { ...valueOf(all.problem, now), count: now.length, left };
+  });
   protected readonly reckonedWith = computed(() => {
     const { yearsIn, budgetCents, budgetHours } = { yearsIn: this.board.yearsIn(), ...this.board.terms() };
     return [

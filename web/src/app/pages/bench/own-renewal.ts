@@ -47,15 +47,15 @@ export function ownRenewalAsking({ work }: JobState): Asking {
       {
         field: 'minutes',
         label: 'Minutes of its own',
-        as: 'number',
+        as: 'amount',
         schema: positive(10_000).label('Minutes'),
         initial: 30,
       },
-      { field: 'cost', label: 'Parts come to about', as: 'number', schema: optionalAmount(1_000_000).label('Parts') },
+      { field: 'cost', label: 'Parts come to about', as: 'amount', schema: optionalAmount(1_000_000).label('Parts') },
       {
         field: 'years',
         label: 'How many years does one last?',
-        as: 'number',
+        as: 'amount',
         schema: positive(100).label('Years'),
         initial: 10,
       },

@@ -41,7 +41,7 @@ export class PartActions {
       title: 'Something to buy',
       questions: [
         { field: 'name', label: 'Part', as: 'line', schema: name().label('Part') },
-        { field: 'quantity', label: 'How many', as: 'number', schema: count(10_000, 1).label('How many'), initial: 1 },
+        { field: 'quantity', label: 'How many', as: 'amount', schema: count(10_000, 1).label('How many'), initial: 1 },
         { field: 'reason', label: 'Why', as: 'line', schema: text().label('Why') },
       ],
       action: 'Put it on the list',
@@ -73,7 +73,7 @@ export class PartActions {
         {
           field: 'amount',
           label: 'How much',
-          as: 'number',
+          as: 'amount',
           schema: positive(MOST_MONEY).label('How much'),
           suffix: currency,
         },
@@ -94,7 +94,7 @@ export class PartActions {
     const money = (field: string, label: string, initial: number | undefined): Question => ({
       field,
       label,
-      as: 'number',
+      as: 'amount',
       schema: optionalAmount(MOST_MONEY).label(label),
       suffix: currency,
       ...(initial === undefined ? {} : { initial: initial / 100 }),
@@ -124,7 +124,7 @@ export class PartActions {
         {
           field: 'days',
           label: 'Days until it comes',
-          as: 'number',
+          as: 'amount',
           schema: optionalAmount(3_650).label('Days'),
           ...(part.leadDays === undefined ? {} : { initial: part.leadDays }),
         },

@@ -181,4 +181,20 @@ describe('parts and money', () => {
     expect(view.text()).toContain('3 × M8 copper nut, 13 mm the front pipe at the turbocharger');
     expect(view.text()).not.toContain('the left engine mount');
   });
+
+  it('orders them by a key each, or all at once, for the step that takes them; what is ordered is not listed twice', async () => {
+    const view = await openView(
+      Parts,
+      workedUntil((state) => isDone(state, 'open:downpipe-turbo')),
+    );
+    const key = /^Order: 3 × M8 copper nut, 13 mm/;
+    await view.press(key);
+    await view.settle();
+    const [need] = [...(view.desk.state()?.needs.values() ?? [])].filter(({ name }) => name === 'M8 copper nut, 13 mm');
+    expect(need).toMatchObject({ quantity: 3, operation: 'close:downpipe-turbo', reason: 'New every time' });
+    expect(view.element.querySelectorAll('[aria-label="Order: 3 × M8 copper nut, 13 mm"]')).toHaveLength(0);
+    await view.press(/^Order all/);
+    await view.settle();
+    expect(view.text()).not.toContain('Fasteners, from what was opened and seen');
+  });
 });

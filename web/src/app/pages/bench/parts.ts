@@ -7,6 +7,7 @@ import {
   CONDITION_WORDS,
   COST_WORDS,
   fastenersToBuy,
+  listedAs,
   NEXT_STAGES,
   STAGE_WORDS,
   type FastenersToBuy,
@@ -15,8 +16,9 @@ import {
 } from '@brisk/core/ledger';
 import { priceOf, spendingOf, type PriceLine } from '@brisk/core/parts';
 import { sumOf } from '@brisk/core/swap';
-import { duration, several, dayWords } from '@brisk/core/words';
+import { duration, sentence, several } from '@brisk/core/words';
 import { format } from 'date-fns';
+import { v4 as uuid } from 'uuid';
 import { RatesShed } from '../../planning/rates-shed';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
@@ -29,6 +31,7 @@ import { MoneyChart } from './money-chart';
 import { PartActions } from './part-actions';
 import { PriceListCard } from './price-list-card';
 import { PriceSheet } from './price-sheet';
+import { Written } from '../../ui/written';
 
 const WHY_WORDS: Readonly<Record<FastenersToBuy['why'], string>> = {
   ...CONDITION_WORDS,
@@ -74,6 +77,7 @@ const GROUPS: readonly { readonly words: string; readonly stages: readonly PartS
   styleUrl: './parts.scss',
 })
 export class Parts {
+  private readonly written = inject(Written);
   private readonly desk = inject(Desk);
   private readonly recorder = inject(Recorder);
   private readonly actions = inject(PartActions);
@@ -103,7 +107,7 @@ export class Parts {
   protected readonly coresWords = computed(() => {
     const { coresOwing = 0, firstCoreDueOn: first } = this.money()?.now ?? {};
     if (coresOwing === 0) return 'none';
-    return `${several(coresOwing, 'old part')}${first === undefined ? '' : `, the first by ${first}`}`;
+    return `${several(coresOwing, 'old part')}${first === undefined ? '' : `, the first by ${this.written.day(first)}`}`;
   });
 
   protected readonly groups = computed(() => {
@@ -149,14 +153,18 @@ export class Parts {
   protected readonly fasteners = computed(() => {
     const state = this.desk.state();
     if (!state) return [];
-    return fastenersToBuy(state).map(({ connection: { id, name: where }, count: many, what, why }) => ({
-      key: id + what + why,
-      id,
-      many,
-      what,
-      where,
-      why: WHY_WORDS[why],
-    }));
+    return fastenersToBuy(state).map((one) => {
+      const { connection, count: many, what, why } = one;
+      return {
+        one,
+        key: connection.id + what + why,
+        id: connection.id,
+        many,
+        what,
+        where: connection.name,
+        why: WHY_WORDS[why],
+      };
+    });
   });
   protected readonly costs = computed(() => [...(this.desk.state()?.costs.values() ?? [])]);
 
@@ -174,7 +182,9 @@ export class Parts {
       part.coreChargeCents === undefined
         ? undefined
         : `core ${this.words(part.coreChargeCents)}${part.coreReturned ? ', back' : ''}`,
-      part.stage === 'ordered' && part.expectedOn !== undefined ? `due ${dayWords(part.expectedOn)}` : undefined,
+      part.stage === 'ordered' && part.expectedOn !== undefined
+        ? `due ${this.written.day(part.expectedOn)}`
+        : undefined,
     ]
       .filter((words) => words !== undefined && words !== '')
       .join(' · ');
@@ -186,6 +196,29 @@ export class Parts {
 
   protected cost(): void {
     void this.actions.cost(this.shed.rates().currency);
+  }
+
+  /** Puts fasteners onto the list of parts, each for the step that takes them. */
+  protected order(fasteners: readonly FastenersToBuy[]): void {
+    const operations = this.desk.state()?.work.operations;
+    this.recorder.record(
+      fasteners.length === 1 ? `To order: ${fasteners[0]?.what}` : `To order: ${several(fasteners.length, 'line')}`,
+      ...fasteners.map((one) => {
+        const { operation, name } = listedAs(one);
+        return {
+          kind: 'part-needed',
+          need: uuid(),
+          name,
+          quantity: one.count,
+          reason: sentence(WHY_WORDS[one.why]),
+          ...(operations?.has(operation) ? { operation } : {}),
+        } as const;
+      }),
+    );
+  }
+
+  protected orderAll(): void {
+    this.order(this.fasteners().map(({ one }) => one));
   }
 
   protected price(part: PartToOrder): void {

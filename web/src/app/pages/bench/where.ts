@@ -22,6 +22,7 @@ import { Ask } from '../../ui/ask';
 import { choicesOf } from '../../ui/choice';
 import { EntryField } from '../../ui/entry-field';
 import { BenchTabs } from './bench-tabs';
+import { Written } from '../../ui/written';
 
 const OWNER_WORDS: Readonly<Record<PartCard['owner'], string>> = {
   host: 'of this machine',
@@ -39,6 +40,7 @@ const ORDER: readonly PartCard['place'][] = ['bench', 'shelf', 'machine-shop', '
   styleUrl: './where.scss',
 })
 export class Where {
+  private readonly written = inject(Written);
   private readonly desk = inject(Desk);
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
@@ -63,12 +65,14 @@ export class Where {
     })).filter((group) => group.cards.length > 0);
   });
 
-  protected about({ where, condition, number, waitsFor }: PartCard): string {
+  protected about({ where, condition, number, waitsFor, comesOn }: PartCard): string {
     return [
       where,
       condition === undefined ? undefined : PART_CONDITION_WORDS[condition],
       number === undefined ? undefined : `no. ${number}`,
-      waitsFor === undefined ? undefined : `waits for ${waitsFor}`,
+      waitsFor === undefined
+        ? undefined
+        : `waits for ${waitsFor}${comesOn === undefined ? '' : ` on ${this.written.day(comesOn)}`}`,
     ]
       .filter((words) => words !== undefined)
       .join(' · ');

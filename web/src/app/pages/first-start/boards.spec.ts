@@ -233,6 +233,8 @@ describe('running in', () => {
     await view.settle();
     const planned = view.server.entries.filter(({ kind }) => kind === 'second-look-planned');
     expect(planned.length).toBeGreaterThan(1);
+    // All at once: one touch, and one to take them back.
+    expect(new Set(planned.map(({ at }) => at)).size).toBe(1);
     expect(planned[0]).toMatchObject({ dueOn: expect.stringMatching(/^\d{4}-\d\d-\d\d$/) });
     expect(view.text()).not.toContain('Worth another look');
     await view.press(/^Looked at: Cold, next morning/);

@@ -129,7 +129,7 @@ export class FirstStart {
         {
           field: 'volts',
           label: 'Volts when they came',
-          as: 'number',
+          as: 'amount',
           suffix: 'V',
           schema: optionalAmount(36).label('Volts'),
         },

@@ -1,4 +1,3 @@
-import { dayWords } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { name, optionalDay, optionalPositive, optionalText } from '@brisk/contracts/fields';
@@ -11,9 +10,11 @@ import { v4 as uuid } from 'uuid';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
+import { LooksProposed } from '../../working-step/looks-proposed';
 import { LeakBoard } from './leak-board';
 import { StartTabs } from './start-tabs';
 import { WarmUp } from './warm-up';
+import { Written } from '../../ui/written';
 
 const DAY = 'yyyy-MM-dd';
 const MOST_KM = 1_000_000;
@@ -21,12 +22,13 @@ const MOST_KM = 1_000_000;
 /** From the first warm-up to the second looks: its phases, what to go easy on, and what is looked at once more and when. */
 @Component({
   selector: 'bl-running-in',
-  imports: [LeakBoard, MatButton, StartTabs, WarmUp],
+  imports: [LeakBoard, LooksProposed, MatButton, StartTabs, WarmUp],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './running-in.html',
   styleUrl: './running-in.scss',
 })
 export class RunningIn {
+  private readonly written = inject(Written);
   protected readonly desk = inject(Desk);
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
@@ -38,6 +40,8 @@ export class RunningIn {
       .filter(({ kind, phase, needsRunning }) => kind === 'check' && (needsRunning === true || phase === 'handover'))
       .map((operation) => ({ operation, done: state !== undefined && isSettled(state, operation) }));
   });
+  /** Nothing of running in is left: what comes is the second looks. */
+  protected readonly over = computed(() => this.phases().length > 0 && this.phases().every(({ done }) => done));
   protected readonly proposed = computed(() => {
     const state = this.desk.state();
     return state ? proposedLooks(state) : [];
@@ -48,7 +52,7 @@ export class RunningIn {
       id,
       ...look,
       due: lookDue(look, today),
-      when: whenOf(look),
+      when: whenOf(look, this.written.day),
     }));
   });
   protected readonly easy = computed(() => {
@@ -66,10 +70,6 @@ export class RunningIn {
     });
   }
 
-  protected planAll(): void {
-    for (const look of this.proposed()) this.plan(look);
-  }
-
   protected async another(): Promise<void> {
     const answers = await this.asker.ask({
       title: 'Something more to look at again',
@@ -85,7 +85,7 @@ export class RunningIn {
         {
           field: 'afterKm',
           label: 'Or after so many',
-          as: 'number',
+          as: 'amount',
           suffix: 'km',
           schema: optionalPositive(MOST_KM).label('Kilometres'),
         },
@@ -117,9 +117,9 @@ export class RunningIn {
   }
 }
 
-function whenOf({ dueOn, afterKm }: SecondLook): string {
+function whenOf({ dueOn, afterKm }: SecondLook, day: (day: string) => string): string {
   return [
-    ...(dueOn === undefined ? [] : [`on ${dayWords(dueOn)}`]),
+    ...(dueOn === undefined ? [] : [`on ${day(dueOn)}`]),
     ...(afterKm === undefined ? [] : [`after ${afterKm} km`]),
   ].join(', or ');
 }

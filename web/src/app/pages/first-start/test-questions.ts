@@ -27,7 +27,7 @@ export function testQuestions(before?: TroubleTest): readonly Question[] {
     {
       field: 'minutes',
       label: 'It takes',
-      as: 'number',
+      as: 'amount',
       suffix: 'min',
       schema: positive(MOST_MINUTES).label('Minutes'),
       initial: String(before?.minutes ?? 5),

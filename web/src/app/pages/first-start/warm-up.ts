@@ -46,7 +46,7 @@ export class WarmUp {
                     {
                       field: 'reading',
                       label: 'What was read',
-                      as: 'number' as const,
+                      as: 'amount' as const,
                       suffix: reading.unit,
                       schema: optionalAmount(MOST, -100).label('What was read'),
                     },

@@ -19,11 +19,12 @@ import { STOP_WORDS } from '@brisk/core/stops';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { FIRST_WRENCHES } from '@brisk/core/torque';
 import { duration, sentence, several } from '@brisk/core/words';
-import { format } from 'date-fns';
 import { Desk } from '../../session/desk';
+import { Written } from '../../ui/written';
 import { Ask } from '../../ui/ask';
 import { Api } from '../../api/api';
 import { Recorder } from '../../session/recorder';
+import { LooksProposed } from '../../working-step/looks-proposed';
 import { StepInHand } from '../../working-step/step-in-hand';
 import { writeSheet } from '../../ui/csv';
 import { saveFile } from '../../ui/save-file';
@@ -33,12 +34,23 @@ import { VERDICT_WORDS } from '../../words/trade-words';
 /** What is open, what was torqued, where the time went, and the job in one file. */
 @Component({
   selector: 'bl-handover',
-  imports: [MatButton, MatExpansionModule, MatIcon, MatSortModule, MatTableModule, RouterLink, SealCard, StepInHand],
+  imports: [
+    LooksProposed,
+    MatButton,
+    MatExpansionModule,
+    MatIcon,
+    MatSortModule,
+    MatTableModule,
+    RouterLink,
+    SealCard,
+    StepInHand,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './handover.html',
   styleUrl: './handover.scss',
 })
 export class Handover {
+  private readonly written = inject(Written);
   protected readonly desk = inject(Desk);
   private readonly asker = inject(Ask);
   private readonly recorder = inject(Recorder);
@@ -49,7 +61,7 @@ export class Handover {
 
   protected readonly items = computed(() => {
     const state = this.desk.state();
-    return state ? openItems(state) : [];
+    return state ? openItems(state, this.written.day) : [];
   });
   /** Open items a person has to know; the long list of steps not done yet is told as one number. */
   protected readonly named = computed(() => this.items().filter(({ is }) => is !== 'step' && is !== 'still-open'));
@@ -73,7 +85,7 @@ export class Handover {
           missed: last.verdict !== 'within',
           accepted: last.accepted,
           tries: readings.length,
-          by: `${last.by}, ${format(new Date(last.at), 'd MMM HH:mm')}`,
+          by: `${last.by}, ${this.written.moment(last.at)}`,
         },
       ];
     });

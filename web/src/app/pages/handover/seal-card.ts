@@ -1,11 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, signal, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatFormFieldModule } from '@angular/material/form-field';
 import { MatInputModule } from '@angular/material/input';
 import type { LedgerEntry } from '@brisk/core/ledger';
 import { readSeal, sealedAt, sealOf } from '@brisk/core/seal';
 import { several } from '@brisk/core/words';
-import { format } from 'date-fns';
+import { Written } from '../../ui/written';
 
 /** The seal of a job’s record, to be printed, and the check of one that is on paper. */
 @Component({
@@ -69,6 +69,7 @@ import { format } from 'date-fns';
   `,
 })
 export class SealCard {
+  private readonly written = inject(Written);
   readonly job = input.required<string>();
   readonly entries = input.required<readonly LedgerEntry[]>();
   /** Entries that the server has not got yet; they may still come to stand elsewhere. */
@@ -90,7 +91,7 @@ export class SealCard {
         said: '▲ This record has that seal nowhere: something was changed since, or it is the seal of another job.',
       };
     const last = this.entries()[position - 1];
-    const until = last ? `, up to ${format(new Date(last.at), 'd MMM yyyy, HH:mm')}` : '';
+    const until = last ? `, up to ${this.written.longMoment(last.at)}` : '';
     return {
       wrong: false,
       said: `✓ It is the seal of the first ${several(position, 'entry', 'entries')}${until}. Nothing of those was changed since.`,
