@@ -10,7 +10,7 @@ import {
 } from '../schedule/index.js';
 import { halfOf, PHASES, type Operation, type OperationId, type WorkPhase } from '../teardown/index.js';
 import { notYetOver } from './left-to-itself.js';
-import { heightNeeded, isDone, unsettled } from './reading.js';
+import { heightNeeded, isDone, isSettled, unsettled } from './reading.js';
 import type { JobState } from './state.js';
 import { waitsFor } from './waits-for.js';
 
@@ -145,7 +145,20 @@ export function nextOf(
 
 /** Every step of `phases` that could be done now at this machine height, the step in hand among them. */
 export function possibleNow(state: JobState, phases: readonly WorkPhase[] = PHASES): readonly Operation[] {
+  // What carries the weight is the same for all of them.
+  const moves = heightNeeded(state, { height: state.height === 'raised' ? 'ground' : 'raised' }) !== undefined;
   return runSheet(state, phases).order.filter(
-    (operation) => heightNeeded(state, operation) === undefined && waitsFor(state, operation).length === 0,
+    (operation) =>
+      (!moves || operation.height === 'either' || operation.height === state.height) &&
+      waitsFor(state, operation).length === 0,
+  );
+}
+
+/** Whether `operation` is open and could be done now at this machine height. */
+export function isPossible(state: JobState, operation: Operation): boolean {
+  return (
+    !isSettled(state, operation) &&
+    heightNeeded(state, operation) === undefined &&
+    waitsFor(state, operation).length === 0
   );
 }

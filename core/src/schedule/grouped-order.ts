@@ -6,7 +6,8 @@ import type { Orderer, OrderingProblem } from './problem.js';
 class Frontier {
   readonly #waitsFor = new Map<OperationId, number>();
   readonly #byId = new Map<OperationId, Operation>();
-  readonly #ready = new Map<OperationId, Operation>();
+  /** Ready operations, hold points and making safe first, then in map order. */
+  readonly #ready: Operation[] = [];
   readonly #rank = new Map<OperationId, number>();
 
   constructor(private readonly problem: OrderingProblem) {
@@ -20,24 +21,30 @@ class Frontier {
     for (const operation of problem.operations) {
       const open = (problem.graph.into.get(operation.id) ?? []).filter(({ before }) => this.#byId.has(before)).length;
       this.#waitsFor.set(operation.id, open);
-      if (open === 0) this.#ready.set(operation.id, operation);
+      if (open === 0) this.#ready.push(operation);
     }
+    this.#ready.sort((one, other) => this.rank(one) - this.rank(other));
   }
 
-  /** Ready operations, hold points and making safe first, then in map order. */
   ready(): readonly Operation[] {
-    return [...this.#ready.values()].sort((one, other) => this.rank(one) - this.rank(other));
+    return this.#ready;
   }
 
   take(operation: Operation): void {
-    this.#ready.delete(operation.id);
+    this.#ready.splice(this.#ready.indexOf(operation), 1);
     for (const { after } of this.problem.graph.outOf.get(operation.id) ?? []) {
       const left = this.#waitsFor.get(after);
       const next = this.#byId.get(after);
       if (left === undefined || !next) continue;
       this.#waitsFor.set(after, left - 1);
-      if (left === 1) this.#ready.set(after, next);
+      if (left === 1) this.put(next);
     }
+  }
+
+  private put(operation: Operation): void {
+    const rank = this.rank(operation);
+    const place = this.#ready.findIndex((other) => this.rank(other) > rank);
+    this.#ready.splice(place < 0 ? this.#ready.length : place, 0, operation);
   }
 
   /** Likely minutes that could be worked at one place without leaving it, opening up what that work uncovers. */

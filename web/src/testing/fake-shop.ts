@@ -1,6 +1,7 @@
 import { HttpErrorResponse } from '@angular/common/http';
 import { keepGearSchema } from '@brisk/contracts/lifting-gear';
 import { keepRatesSchema } from '@brisk/contracts/rates';
+import { keepShopWritingSchema, USUAL_SHOP_WRITING, type ShopWriting } from '@brisk/contracts/shop-writing';
 import {
   inspectionSheetSchema,
   shopTemplateSchema,
@@ -32,6 +33,7 @@ export class FakeShop {
   sheet: Kept<InspectionSheet> = asShipped(INSPECTION_SHEET);
   toolList: Kept<ToolList> = asShipped({ tools: [] });
   shopRates: Kept<Rates> = asShipped(USUAL_RATES);
+  shopWriting: Kept<ShopWriting> = asShipped(USUAL_SHOP_WRITING);
   gear: Kept<LiftingGear> = asShipped(FIRST_GEAR);
   wrenches: KeptRack = { ...asShipped(FIRST_RACK), uses: {} };
   trouble: Kept<OwnKnowledge> = asShipped(NO_OWN_KNOWLEDGE);
@@ -107,6 +109,14 @@ export class FakeShop {
 
   keepRates(rates: ToKeep<Rates>): Observable<Kept<Rates>> {
     return this.answer(() => (this.shopRates = revised(keepRatesSchema, rates, this.shopRates)));
+  }
+
+  writing(): Observable<Kept<ShopWriting>> {
+    return this.answer(() => this.shopWriting);
+  }
+
+  keepWriting(writing: ToKeep<ShopWriting>): Observable<Kept<ShopWriting>> {
+    return this.answer(() => (this.shopWriting = revised(keepShopWritingSchema, writing, this.shopWriting)));
   }
 
   liftingGear(): Observable<Kept<LiftingGear>> {

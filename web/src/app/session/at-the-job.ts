@@ -1,9 +1,10 @@
-import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import { SAID_EVERY_MS } from '@brisk/contracts/here';
 import { fromEvent, merge, timer } from 'rxjs';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { v4 as uuid } from 'uuid';
 import { Api } from '../api/api';
+import { Drawn } from '../ui/drawn';
 import { Desk } from './desk';
 
 /** Tells the shed who is at this job on this page, and at which step; and knows who else is. */
@@ -11,6 +12,7 @@ import { Desk } from './desk';
 export class AtTheJob {
   private readonly desk = inject(Desk);
   private readonly api = inject(Api);
+  private readonly drawn = inject(Drawn);
   private readonly page = uuid();
   /** The job where this page was said to be last, and what was said. */
   private said: { readonly job: string; readonly words: string } | undefined;
@@ -29,11 +31,12 @@ export class AtTheJob {
   constructor() {
     const visible = () => document.visibilityState === 'visible';
     // Who it is and where they are is said when it changes, and again and again while the page is seen.
-    effect(() => {
+    effect((onCleanup) => {
       const words = `${this.desk.me()} ${this.step()}`;
       const job = this.desk.line() === 'up' ? this.desk.job()?.id : undefined;
       if (job === undefined || !visible()) return;
-      if (this.said?.job !== job || this.said.words !== words) untracked(() => this.say(job, words));
+      if (this.said?.job !== job || this.said.words !== words)
+        onCleanup(this.drawn.then(() => this.say(job, words), 2));
     });
     merge(timer(SAID_EVERY_MS, SAID_EVERY_MS), fromEvent(document, 'visibilitychange'))
       .pipe(takeUntilDestroyed())

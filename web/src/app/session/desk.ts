@@ -34,6 +34,7 @@ import {
 } from 'rxjs';
 import { v4 as uuid } from 'uuid';
 import { Api } from '../api/api';
+import { Drawn } from '../ui/drawn';
 import { problemKind, problemWords } from '../api/problem-words';
 import { HeldUpList, type HeldUp } from './held-up';
 import { JobsHere } from './jobs-here';
@@ -75,6 +76,7 @@ export class Desk {
   private readonly clock = inject(ShedClock);
   private readonly person = inject(Person);
   private readonly destroyed = inject(DestroyRef);
+  private readonly drawn = inject(Drawn);
 
   private readonly confirmed = signal<JobState | undefined>(undefined);
   private readonly onlyHere = new OnlyHere(inject(Outbox), inject(HeldUpList));
@@ -204,7 +206,8 @@ export class Desk {
     } catch {
       return { refused: NO_ROOM };
     }
-    this.send.next();
+    // It is on this device; that the next step is shown comes before that it is sent.
+    this.drawn.then(() => this.send.next());
     return { entries };
   }
 
@@ -335,6 +338,14 @@ export class Desk {
     for (const { entry, idUsed } of this.heldUp()) if (here.has(entry.id) && !idUsed) this.letGo(entry.id);
   }
 
+  /** `state` carried on by `entries`: what is shown already, where that is no other. */
+  private with(state: JobState, entries: readonly LedgerEntry[]): JobState {
+    const shown = this.state();
+    const here = this.waiting();
+    const same = here.length === entries.length && here.every(({ id }, index) => id === entries[index]?.id);
+    return shown && same ? shown : extend(state, entries);
+  }
+
   /** Sends what waits, or else looks for what is new. */
   private exchange(): Observable<unknown> {
     const state = this.confirmed();
@@ -358,7 +369,7 @@ export class Desk {
         this.line.set('up');
         if (revision > this.revision()) return defer(() => this.load(asked));
         // The planning may have been changed on this device while the answer was on its way.
-        if (entries.length > 0 && this.confirmed() === state) this.adopt(extend(state, entries));
+        if (entries.length > 0 && this.confirmed() === state) this.adopt(this.with(state, entries));
         return EMPTY;
       }),
       catchError((error: unknown) => {

@@ -3,6 +3,7 @@ import { MatSnackBar } from '@angular/material/snack-bar';
 import { text } from '@brisk/contracts/fields';
 import { entryWords, lastEntriesOf, type EntryBody, type LedgerEntry } from '@brisk/core/ledger';
 import { Ask } from '../ui/ask';
+import { Drawn } from '../ui/drawn';
 import { Desk } from './desk';
 
 /** Records what somebody did, says so, and offers to take it back for a few seconds. */
@@ -11,6 +12,7 @@ export class Recorder {
   private readonly desk = inject(Desk);
   private readonly asker = inject(Ask);
   private readonly bar = inject(MatSnackBar);
+  private readonly drawn = inject(Drawn);
 
   /** Records `bodies` and offers to take them back; says why where it may not be. True when recorded. */
   record(done: string, ...bodies: readonly EntryBody[]): boolean {
@@ -23,10 +25,13 @@ export class Recorder {
       this.bar.open(result.refused, 'I see', { duration: 12_000, politeness: 'assertive' });
       return false;
     }
-    this.bar
-      .open(done, 'Undo', { duration: 7_000, panelClass: 'recorded' })
-      .onAction()
-      .subscribe(() => this.takeBack(result.entries));
+    // The next step comes first.
+    this.drawn.then(() =>
+      this.bar
+        .open(done, 'Undo', { duration: 7_000, panelClass: 'recorded' })
+        .onAction()
+        .subscribe(() => this.takeBack(result.entries)),
+    );
     return true;
   }
 

@@ -12,12 +12,14 @@ import { HoldLine } from './hold-line';
 import { House } from '../session/house';
 import { JourneyRail } from './journey-rail';
 import { PlanDraft } from '../planning/plan-draft';
+import { WritingShed } from '../planning/writing-shed';
 import { PhotoTaking } from '../photos/photo-taking';
 import { Recorder } from '../session/recorder';
 import { HoldActions } from '../working-step/hold-actions';
 import { JointActions } from '../working-step/joint-actions';
 import { StepActions } from '../working-step/step-actions';
 import { Selection } from '../session/selection';
+import { drawnAfter } from '../ui/drawn';
 import { InTurn } from '../ui/in-turn';
 
 /** Around every stop of one job: the journey on the left, the stop's work, the picked step on the right, the hold line below. */
@@ -57,9 +59,13 @@ export class JobShell {
   protected readonly desk = inject(Desk);
   protected readonly selection = inject(Selection);
 
+  /** The journey and the hold line follow once the step is on the screen. */
+  protected readonly calm = drawnAfter(this.desk.state);
+
   constructor() {
     effect(() => this.desk.open(this.job()));
     inject(Awake);
+    inject(WritingShed);
   }
 
   /** What to write on bags and tags whose number changed. */

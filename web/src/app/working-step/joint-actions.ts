@@ -27,7 +27,7 @@ export class JointActions {
         {
           field: 'count',
           label: 'How many are in',
-          as: 'number',
+          as: 'amount',
           schema: wholeNumber(1_000).label('How many'),
           initial: count.in ?? count.full,
         },

@@ -6,6 +6,7 @@ import type { WorkPhase } from '@brisk/core/teardown';
 import { duration } from '@brisk/core/words';
 import { map, timer } from 'rxjs';
 import { Selection } from '../session/selection';
+import { drawnAfter } from '../ui/drawn';
 
 const TICK_MS = 10_000;
 
@@ -56,8 +57,9 @@ export class LeftList {
   protected readonly selection = inject(Selection);
   private readonly nowMs = toSignal(timer(0, TICK_MS).pipe(map(() => Date.now())), { initialValue: Date.now() });
 
+  private readonly drawn = drawnAfter(this.state);
   protected readonly left = computed(() =>
-    leftToItself(this.state())
+    leftToItself(this.drawn())
       .filter(({ operation: { id, phase } }) => this.phases().includes(phase) && id !== this.inHand())
       .map(({ operation: { id, title }, readyMs, struggle }) => {
         const minutes = Math.ceil((readyMs - this.nowMs()) / 60_000);

@@ -1,3 +1,5 @@
+import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
+import { MatExpansionPanelHarness } from '@angular/material/expansion/testing';
 import { TestBed } from '@angular/core/testing';
 import type { Job } from '@brisk/contracts/job';
 import { FIRST_WRENCHES } from '@brisk/core/torque';
@@ -169,6 +171,8 @@ describe('the step in hand', () => {
 
   it('lets another possible step be taken instead', async () => {
     const view = await open(workedUntil((state) => isDone(state, 'hold:made-safe')));
+    const panel = await TestbedHarnessEnvironment.loader(view.fixture).getHarness(MatExpansionPanelHarness);
+    await panel.expand();
     await view.press(/^Unplug the oil pressure switch/);
     await tick(20);
     await view.settle();

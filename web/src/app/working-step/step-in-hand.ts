@@ -12,9 +12,7 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
-import { MatExpansionModule } from '@angular/material/expansion';
 import { MatIcon } from '@angular/material/icon';
-import { MatListModule } from '@angular/material/list';
 import { looksAtClosing, type Look } from '@brisk/core/adjusting';
 import { CAUTION_WORDS } from '@brisk/core/connection-map';
 import { photosAt } from '@brisk/core/find';
@@ -26,7 +24,7 @@ import {
   nextOf,
   nextUp,
   partsAwaitedAt,
-  possibleNow,
+  isPossible,
   setCountOf,
   setsOf,
   tagAt,
@@ -40,7 +38,7 @@ import {
 } from '@brisk/core/ledger';
 import { RAISING, raisedOnFor } from '@brisk/core/planning';
 import { halfOf, type Operation, type WorkPhase } from '@brisk/core/teardown';
-import { HEIGHT_WORDS, STATION_WORDS, duration, several, figureIn, dayWords } from '@brisk/core/words';
+import { HEIGHT_WORDS, STATION_WORDS, duration, several, figureIn } from '@brisk/core/words';
 import { EntryField } from '../ui/entry-field';
 import { FillsRest } from '../ui/fills-rest';
 import { AtTheJob } from '../session/at-the-job';
@@ -51,11 +49,11 @@ import { HouseWords } from './house-words';
 import { Selection } from '../session/selection';
 import { InTurn } from '../ui/in-turn';
 import { Keys } from '../ui/keys';
-import { BayHere } from '../map/bay-here';
 import { Scanner } from '../labels/scanner';
 import { PhotoKey } from '../photos/photo-key';
 import { PagesFor } from '../literature/pages-for';
 import { PhotoStrip } from '../photos/photo-strip';
+import { BesideStep } from './beside-step';
 import { FluidWords } from './fluid-words';
 import { HoldPoint } from './hold-point';
 import { KeepingChoice } from './keeping-choice';
@@ -71,12 +69,13 @@ import { Stepper } from '../ui/stepper';
 import { TorqueStep } from './torque-step';
 import { turnsBetweenTouches } from './turns';
 import { WaitClock } from './wait-clock';
+import { Written } from '../ui/written';
 
 /** The step in hand: what, where, how high, with what, what to watch, and one large key to say it is done. */
 @Component({
   selector: 'bl-step-in-hand',
   imports: [
-    BayHere,
+    BesideStep,
     EntryField,
     FillsRest,
     FluidWords,
@@ -88,9 +87,7 @@ import { WaitClock } from './wait-clock';
     LookTicks,
     MatButton,
     MatCheckbox,
-    MatExpansionModule,
     MatIcon,
-    MatListModule,
     PhotoKey,
     PagesFor,
     PhotoStrip,
@@ -105,6 +102,7 @@ import { WaitClock } from './wait-clock';
   styleUrl: './step-in-hand.scss',
 })
 export class StepInHand {
+  protected readonly written = inject(Written);
   readonly state = input.required<JobState>();
   readonly phases = input.required<readonly WorkPhase[]>();
   protected readonly actions = inject(StepActions);
@@ -122,24 +120,26 @@ export class StepInHand {
   protected readonly several = several;
 
   protected readonly next = computed(() => nextUp(this.state(), this.phases()));
-  protected readonly possible = computed(() => possibleNow(this.state(), this.phases()));
 
   protected readonly turns = turnsBetweenTouches(this.state, this.phases);
   /** Who holds this device. */
   protected readonly me = computed(() => this.person.in(this.desk.job()?.crew ?? []));
 
   protected readonly now = computed(() => {
-    const chosen = this.possible().find(({ id }) => id === this.selection.hand());
+    const chosen = this.chosen();
     if (chosen) return { operation: chosen, moveTo: undefined };
     const mine = this.runsFor(this.me()).map(({ id }) => id);
     const next = mine.length > 0 ? nextOf(this.state(), mine, this.phases()) : this.next();
     return next && { operation: next.operation, moveTo: next.moveTo };
   });
 
-  protected readonly others = computed(() => {
-    const id = this.now()?.operation.id;
-    return this.possible().filter((operation) => operation.id !== id);
-  });
+  /** The step somebody took instead of the one proposed, as long as it can be done. */
+  private chosen(): Operation | undefined {
+    const operation = this.state().work.operations.get(this.selection.hand() ?? '');
+    return operation && isPossible(this.state(), operation) && this.phases().includes(operation.phase)
+      ? operation
+      : undefined;
+  }
 
   /** Who is to do the step in hand by the plan, where it says so. */
   protected readonly planned = computed(
@@ -182,11 +182,6 @@ export class StepInHand {
 
   /** How many there are of the mark it goes by. */
   protected readonly recalled = computed(() => photosAt(this.state(), this.now()?.operation.recalls ?? '').length);
-
-  protected readonly shownConnections = computed(() => {
-    const connection = this.connection();
-    return connection ? [connection] : [];
-  });
 
   protected readonly doneWords = computed(() => {
     const now = this.now();
@@ -300,7 +295,6 @@ export class StepInHand {
     return operation ? partsAwaitedAt(this.state(), operation) : [];
   });
   protected readonly stageWords = STAGE_WORDS;
-  protected readonly dayWords = dayWords;
 
   protected readonly canSkip = computed(() => {
     const now = this.now();
