@@ -61,8 +61,10 @@ test('the application starts without the server, a job opened before is worked o
     await expect(page.getByText('Server not reached.')).toBeHidden({ timeout: 30_000 });
     const entries = async () =>
       ((await (await page.context().request.get(`/api/jobs/${job}`)).json()) as { entries: unknown[] }).entries.length;
-    const known = await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('brisk-outbox:')));
-    expect(known).toEqual([]);
+    // Reached, and then sent.
+    await expect
+      .poll(() => page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('brisk-outbox:'))))
+      .toEqual([]);
     expect(await entries()).toBeGreaterThanOrEqual(2);
   } finally {
     server.child.kill('SIGTERM');

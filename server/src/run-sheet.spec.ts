@@ -5,6 +5,8 @@ import { randomUUID } from 'node:crypto';
 import type { Job } from '@brisk/contracts/job';
 import type { Kept, ToolList } from '@brisk/contracts/shop';
 import type { Problem } from '@brisk/contracts/problem';
+import type { ShopWriting } from '@brisk/contracts/shop-writing';
+import { USUAL_WRITING } from '@brisk/core/words';
 import { RULES_NOW, waysOut } from '@brisk/core/connection-map';
 import { TEMPLATES, usualMap } from '@brisk/core/layouts';
 import { foldLedger } from '@brisk/core/ledger';
@@ -50,7 +52,7 @@ describe('the run sheet to carry', () => {
     };
     for (const half of HALVES) {
       const rest = planned(state, half, crew, undefined);
-      const document = sheetDocument(job, state, half, rest, printed, AT);
+      const document = sheetDocument(job, state, half, rest, printed, AT, USUAL_WRITING);
       const words = wordsOf(document.content);
       for (const { operation } of rest.schedule.steps) {
         expect(words).toContain(operation.title);
@@ -79,7 +81,15 @@ describe('printed', () => {
         createdAt: '',
         plan,
       } as const;
-      const document = sheetDocument(job, state, 'back', planned(state, 'back', crew, undefined), printed, AT);
+      const document = sheetDocument(
+        job,
+        state,
+        'back',
+        planned(state, 'back', crew, undefined),
+        printed,
+        AT,
+        USUAL_WRITING,
+      );
       expect(document.defaultStyle?.fontSize).toBeGreaterThanOrEqual(6.5);
       const pages = pagesOf(await pdfOf(document));
       expect(pages).toBeGreaterThanOrEqual(2);
@@ -92,6 +102,7 @@ describe('printed', () => {
           planned(state, 'back', crew, undefined),
           printed,
           AT,
+          USUAL_WRITING,
         );
         return typeof sheet.header === 'function' ? wordsOf(sheet.header(1, 2, {} as never) ?? '') : '';
       };
@@ -186,6 +197,24 @@ describe('the shop’s tools', () => {
     expect((await server.put('/api/lifting-gear', { revision: 1, document: upset })).status).toBe(422);
     await server.restart();
     expect((await server.get<Kept<LiftingGear>>('/api/lifting-gear')).body.document).toEqual(own);
+  });
+
+  it('and it writes days and times in one way until it chooses another, with the headings of its own lists', async () => {
+    const first = await server.get<Kept<ShopWriting>>('/api/writing');
+    expect(first.body).toMatchObject({ revision: 0, document: { days: 'd MMM yyyy', clock: 'HH:mm', headings: [] } });
+    const own = {
+      days: 'dd.MM.yyyy',
+      clock: 'h:mm a',
+      headings: [{ table: 'parts', heading: 'Bezeichnung', column: 'name' }],
+    };
+    for (const wrong of [
+      { days: 'soon' },
+      { clock: 'noon' },
+      { headings: [{ table: 'bolts', heading: 'a', column: 'b' }] },
+    ])
+      expect((await server.put('/api/writing', { revision: 0, document: { ...own, ...wrong } })).status).toBe(422);
+    expect((await server.put('/api/writing', { revision: 0, document: own })).status).toBe(200);
+    expect((await server.get<Kept<ShopWriting>>('/api/writing')).body.document).toEqual(own);
   });
 
   it('and it reckons with usual rates until it writes down its own', async () => {

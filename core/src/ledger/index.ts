@@ -113,7 +113,7 @@ export {
 } from './counting.js';
 export { fastenerCount, nextBag, nextTag, wantsTag } from './numbers.js';
 export { rebased, type Fallen, type Rebased } from './rebased.js';
-export { fastenersToBuy, type FastenersToBuy } from './shopping.js';
+export { fastenersToBuy, listedAs, type FastenersToBuy } from './shopping.js';
 export { leftToItself, type LeftToItself } from './left-to-itself.js';
 export type { OpenItem } from './open-item.js';
 export { openItems } from './open-items.js';
@@ -145,5 +145,5 @@ export {
   type Holding,
   type SingleUse,
 } from './reading.js';
-export { nextOf, nextUp, possibleNow, runSheet, type NextUp, type RunSheet } from './run-sheet.js';
+export { isPossible, nextOf, nextUp, possibleNow, runSheet, type NextUp, type RunSheet } from './run-sheet.js';
 export { lostBy } from './plan-change.js';

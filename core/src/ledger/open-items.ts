@@ -1,11 +1,16 @@
+import { dayWords } from '../words/index.js';
+import type { DaySaid } from './entries/entry-rules.js';
 import { ENTRY_KINDS, rulesOf } from './entries/registry.js';
 import { OPEN_ITEM_SORTS, type OpenItem } from './open-item.js';
 import { isSettled, stillOpen } from './reading.js';
 import type { JobState } from './state.js';
 
-/** Everything that is not as it should be, gravest first. Before the refit is over it says what is missing by then. */
-export function openItems(state: JobState): readonly OpenItem[] {
-  const items = [...ofTheMap(state), ...ENTRY_KINDS.flatMap((kind) => rulesOf(kind).leavesOpen?.(state) ?? [])];
+/**
+ * Everything that is not as it should be, gravest first. Before the refit is over it says what is missing by then; `day` writes
+ * days as the shop does.
+ */
+export function openItems(state: JobState, day: DaySaid = dayWords): readonly OpenItem[] {
+  const items = [...ofTheMap(state), ...ENTRY_KINDS.flatMap((kind) => rulesOf(kind).leavesOpen?.(state, day) ?? [])];
   const told = ({ is }: OpenItem) => OPEN_ITEM_SORTS.indexOf(is);
   return items.sort((one, other) => Number(other.grave) - Number(one.grave) || told(one) - told(other));
 }

@@ -1,4 +1,3 @@
-import { dayWords } from '../words/index.js';
 import { lumpOf } from '../connection-map/index.js';
 import { isDone, partsOut, type JobState, type Owner, type PartCondition, type Place } from '../ledger/index.js';
 import { operationId } from '../teardown/index.js';
@@ -15,6 +14,8 @@ export interface PartCard {
   readonly condition?: PartCondition;
   readonly number?: string;
   readonly waitsFor?: string;
+  /** The day it is expected on, such as “2026-03-04”. */
+  readonly comesOn?: string;
   /** Its own way is over: it is on the machine to stay, or was thrown away. */
   readonly settled: boolean;
   /** An old part that is kept until handover: to match, to measure, for its core. */
@@ -97,9 +98,7 @@ function bought({ needs }: JobState): readonly PartCard[] {
             owner: 'bought',
             place: stage === 'fitted' ? 'machine' : stage === 'arrived' || stage === 'wrong' ? 'bench' : 'to-come',
             ...(number === undefined ? {} : { number }),
-            ...(expectedOn === undefined || stage !== 'ordered'
-              ? {}
-              : { waitsFor: `delivery on ${dayWords(expectedOn)}` }),
+            ...(expectedOn === undefined || stage !== 'ordered' ? {} : { waitsFor: 'delivery', comesOn: expectedOn }),
             settled: stage === 'fitted',
             keep: false,
           },

@@ -1,4 +1,3 @@
-import { dayWords } from '../words/index.js';
 import type { Half } from '../teardown/index.js';
 import type { OperationId } from '../teardown/index.js';
 import { leavesItsWheels } from './raising.js';
@@ -46,8 +45,7 @@ function partsAwaited(state: JobState, nowMs: number | undefined, day: WorkingDa
     if (!step || isSettled(state, step) || stage !== 'ordered' || expectedOn === undefined) continue;
     const min = Math.round(workUntilDay(expectedOn, new Date(nowMs), day));
     const before = waits.get(step.id)?.min ?? 0;
-    if (min > before)
-      waits.set(step.id, { operation: step.id, min, why: `Waiting for: ${name}, due ${dayWords(expectedOn)}` });
+    if (min > before) waits.set(step.id, { operation: step.id, min, why: `Waiting for: ${name}` });
   }
   return [...waits.values()];
 }

@@ -1,10 +1,10 @@
 import type { WorkingDay } from '../schedule/index.js';
+import { timeWords, USUAL_WRITING, weekdayWords, type Writing } from '../words/index.js';
 import {
   addDays,
   addMinutes,
   differenceInCalendarDays,
   differenceInMilliseconds,
-  format,
   roundToNearestMinutes,
   set,
 } from 'date-fns';
@@ -58,11 +58,14 @@ export function workUntilMoment(moment: Date, now: Date, day: WorkingDay): numbe
   return minutes;
 }
 
-/** When something comes that takes `minutes` of work, as one says it: "14:05" today, "Tue 14:05" within a week, then with its date. */
-export function whenWords(minutes: number, now: Date, day: WorkingDay): string {
+/**
+ * When something comes that takes `minutes` of work, as one says it: "14:05" today, "Tue 14:05" within a week, then with its
+ * date; written `as` the shop does.
+ */
+export function whenWords(minutes: number, now: Date, day: WorkingDay, as: Writing = USUAL_WRITING): string {
   const then = roundToNearestMinutes(clockAt(minutes, now, day));
   const days = differenceInCalendarDays(then, now);
-  return format(then, days === 0 ? 'HH:mm' : days < 7 ? 'EEE HH:mm' : 'EEE d MMM HH:mm');
+  return days === 0 ? timeWords(then, as) : weekdayWords(then, days >= 7, as);
 }
 
 /** Minutes of work until the shop opens on a day such as "2026-03-04"; nought for today and days that are over. */
@@ -95,7 +98,7 @@ export function closes(moment: Date, day: WorkingDay): Date {
 /** The time of day at which `minutes` of work are done, as a clock shows it. */
 export function clockWords(minutes: number, now: Date, day: WorkingDay): string {
   // To the nearest minute: seconds have gone by since somebody typed it.
-  return format(roundToNearestMinutes(clockAt(minutes, now, day)), 'HH:mm');
+  return timeWords(roundToNearestMinutes(clockAt(minutes, now, day)));
 }
 
 /** With the seconds in it: cut to whole minutes, what was typed as 12:30 would come back as 12:29. */

@@ -1,8 +1,22 @@
 /** Words: how places, heights and minutes are said, on a screen and on paper alike. */
 import type { Station, StepHeight } from '../connection-map/index.js';
-import { format, isValid, parseISO } from 'date-fns';
 import type { Half } from '../teardown/index.js';
 
+export { KIND_WORDS, SYSTEM_WORDS, ZONE_WORDS } from './map-words.js';
+export {
+  CLOCK_FORMS,
+  DAY_FORMS,
+  dayWords,
+  longMomentWords,
+  momentWords,
+  shortDayWords,
+  timeWords,
+  USUAL_WRITING,
+  weekdayWords,
+  type ClockForm,
+  type DayForm,
+  type Writing,
+} from './writing.js';
 export { figureFault, figureIn, figureWords } from './figure.js';
 
 export const STATION_WORDS: Readonly<Record<Station, string>> = {
@@ -35,12 +49,6 @@ export function duration(minutes: number): string {
   const hours = Math.floor(whole / 60);
   const rest = whole % 60;
   return rest === 0 ? `${hours} h` : `${hours} h ${String(rest).padStart(2, '0')}`;
-}
-
-/** A day such as “2026-03-04” as it is said: “4 Mar 2026”; one that is none, as it was written. */
-export function dayWords(day: string): string {
-  const read = parseISO(day);
-  return isValid(read) ? format(read, 'd MMM yyyy') : day;
 }
 
 /** The words with their first letter large. */

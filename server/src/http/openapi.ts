@@ -14,6 +14,7 @@ import { PROBLEMS } from '@brisk/contracts/problem';
 import { keepRackSchema } from '@brisk/contracts/torque-wrenches';
 import { keepGearSchema } from '@brisk/contracts/lifting-gear';
 import { keepRatesSchema } from '@brisk/contracts/rates';
+import { keepShopWritingSchema } from '@brisk/contracts/shop-writing';
 import { inspectionSheetSchema, shopTemplateSchema, toolListSchema } from '@brisk/contracts/shop';
 import { keepOwnKnowledgeSchema } from '@brisk/contracts/trouble-knowledge';
 import { convertSchema } from '@sodaru/yup-to-json-schema';
@@ -82,6 +83,7 @@ export function openApiDocument(paths: Json): Json {
         LiftingGear: converted(keepGearSchema),
         TorqueWrenches: converted(keepRackSchema),
         Rates: converted(keepRatesSchema),
+        ShopWriting: converted(keepShopWritingSchema),
         OwnKnowledge: converted(keepOwnKnowledgeSchema),
         HereNow: converted(hereSchema),
         FirstPerson: converted(firstPersonSchema),

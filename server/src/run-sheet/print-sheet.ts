@@ -3,6 +3,7 @@ import type { ShopTool } from '@brisk/core/planning';
 import { foldLedger, type LedgerEntry } from '@brisk/core/ledger';
 import { planned, raisedOnBy, settingsNow } from '@brisk/core/planning';
 import type { Half } from '@brisk/core/teardown';
+import type { Writing } from '@brisk/core/words';
 import { pdfOf } from '../printing/pdf.js';
 import { sheetDocument } from './sheet-document.js';
 
@@ -15,12 +16,13 @@ export interface SheetToPrint {
   readonly nowMs: number;
   /** When it is printed, as it is said in the shop. */
   readonly printed: string;
+  readonly writing: Writing;
 }
 
 /** The run sheet of one half, planned from where the job stands, as the bytes of a PDF. */
-export function printSheet({ job, entries, half, tools, nowMs, printed }: SheetToPrint): Promise<Uint8Array> {
+export function printSheet({ job, entries, half, tools, nowMs, printed, writing }: SheetToPrint): Promise<Uint8Array> {
   const state = foldLedger(job.plan, entries);
   const settings = settingsNow(state, half, job.crew, nowMs, raisedOnBy(tools));
   const plan = planned(state, half, settings, state.plans.get(half));
-  return pdfOf(sheetDocument(job, state, half, plan, printed, new Date(nowMs)));
+  return pdfOf(sheetDocument(job, state, half, plan, printed, new Date(nowMs), writing));
 }

@@ -12,7 +12,7 @@ import {
   type SheetSetup,
 } from '@brisk/core/planning';
 import type { RaisedOn } from '@brisk/core/schedule';
-import { duration, HALF_WORDS, HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
+import { duration, HALF_WORDS, HEIGHT_WORDS, STATION_WORDS, type Writing } from '@brisk/core/words';
 import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
 
 /** A4 in points, and how it is divided. */
@@ -48,11 +48,12 @@ export function sheetDocument(
   plan: Planned,
   printed: string,
   now: Date,
+  writing: Writing,
 ): TDocumentDefinitions {
   const on = plan.problem.crew.raisedOn ?? 'stands';
   const told = new Set<string>();
   const day = plan.problem.crew.day ?? USUAL_DAY;
-  const when = (minutes: number) => whenWords(minutes, now, day);
+  const when = (minutes: number) => whenWords(minutes, now, day, writing);
   const blocks = sheetSetups(state, plan).flatMap((setup) => blocksOf(state, setup, on, told, when));
   const { size, columns } = flowed(blocks);
   const pages = Math.ceil(columns.length / COLUMNS_A_PAGE);

@@ -93,6 +93,21 @@ export const putRates: Json = {
   },
 };
 
+export const getWriting: Json = {
+  summary: 'How the shop writes: days, times of day, and the headings its spreadsheets have',
+  responses: { 200: answer('How it writes.', ref('ShopWriting')) },
+};
+
+export const putWriting: Json = {
+  summary: 'Write otherwise, from the revision the sender knew',
+  requestBody: { required: true, content: jsonOf(ref('ShopWriting')) },
+  responses: {
+    200: answer('How it writes now.', ref('ShopWriting')),
+    409: problem('Somebody changed it meanwhile.'),
+    422: problem('It is not right.'),
+  },
+};
+
 export const getTorqueWrenches: Json = {
   summary: 'What the shop tightens with, and how often each wrench was used since it was calibrated',
   responses: { 200: answer('The wrenches and adapters.', ref('TorqueWrenches')) },

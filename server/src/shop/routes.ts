@@ -1,5 +1,6 @@
 import { keepGearSchema } from '@brisk/contracts/lifting-gear';
 import { keepRatesSchema } from '@brisk/contracts/rates';
+import { keepShopWritingSchema, USUAL_SHOP_WRITING, type ShopWriting } from '@brisk/contracts/shop-writing';
 import {
   inspectionSheetSchema,
   toolListSchema,
@@ -36,6 +37,7 @@ const SHEET = 'inspection-sheet';
 const TOOLS = 'tools';
 const GEAR = 'lifting-gear';
 const RATES = 'shop-rates';
+const WRITING = 'shop-writing';
 const RACK = 'torque-wrenches';
 const TROUBLE = 'trouble-knowledge';
 const NO_TOOLS: ToolList = { tools: [] };
@@ -107,6 +109,14 @@ export function shopRoutes(
     response.json(await store.keep('rates', RATES, bodyOf(keepRatesSchema, request)));
   });
 
+  api.get('/writing', docs.getWriting, async (_request, response) => {
+    response.json(await keptWriting(store));
+  });
+
+  api.put('/writing', docs.putWriting, ...jsonBody(LARGEST_BODY), async (request, response) => {
+    response.json(await store.keep('writing', WRITING, bodyOf(keepShopWritingSchema, request)));
+  });
+
   const withUses = async (kept: Kept<WrenchRack>): Promise<KeptRack> => ({
     ...kept,
     uses: await usesOf(kept.document),
@@ -144,4 +154,10 @@ function templateIn(request: Request): string {
 function summaryOf({ revision, updatedAt, document }: Kept<ShopTemplate>): ShopTemplateSummary {
   const { id, name, layout, map } = document;
   return { id, name, layout, revision, updatedAt, parts: map.parts.length, connections: map.connections.length };
+}
+
+/** How the shop writes, as it is kept; the usual way until it says otherwise. */
+export async function keptWriting(store: ShopStore): Promise<Kept<ShopWriting>> {
+  const kept = await store.find<ShopWriting>('writing', WRITING);
+  return kept ?? { revision: 0, updatedAt: '', document: USUAL_SHOP_WRITING };
 }

@@ -13,6 +13,7 @@ export type ShopKind =
   | 'tools'
   | 'lifting-gear'
   | 'rates'
+  | 'writing'
   | 'torque-wrenches'
   | 'trouble-knowledge'
   | 'sign-in-notice';

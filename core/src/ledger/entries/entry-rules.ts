@@ -34,9 +34,13 @@ export interface WholeLedger {
   openItems(state: JobState): readonly OpenItem[];
 }
 
+/** A day such as “2026-03-04” as the shop writes it. */
+export type DaySaid = (day: string) => string;
+
 /** Names of what an entry speaks of, for its words. */
 export interface Naming {
   readonly state: JobState;
+  readonly day: DaySaid;
   step(id: OperationId): string;
   joint(id: ConnectionId): string;
   circuit(id: CircuitId): string;
@@ -61,7 +65,7 @@ export interface EntryRules<Body> {
    */
   fills?(entry: Body): readonly string[];
   /** What entries of this kind leave for whoever takes the machine over. */
-  leavesOpen?(state: JobState): readonly OpenItem[];
+  leavesOpen?(state: JobState, day: DaySaid): readonly OpenItem[];
   /** The entry with the next free number, where somebody else was quicker with the one it has. */
   renumbered?(state: JobState, entry: Written<Body>): Written<Body>;
   /** In one line, as a person would say it. */

@@ -17,6 +17,7 @@ import type {
 import type { Rates } from '@brisk/core/economics';
 import type { LiftingGear } from '@brisk/core/rigging';
 import type { Kept, ShopTemplate, ShopTemplateSummary, ToKeep, ToolList } from '@brisk/contracts/shop';
+import type { ShopWriting } from '@brisk/contracts/shop-writing';
 import type { KeptRack } from '@brisk/contracts/torque-wrenches';
 import type { WrenchRack } from '@brisk/core/torque';
 import type { HereNow } from '@brisk/contracts/here';
@@ -117,6 +118,14 @@ export class Api {
 
   keepRates(rates: ToKeep<Rates>): Observable<Kept<Rates>> {
     return this.http.put<Kept<Rates>>('/api/rates', rates);
+  }
+
+  writing(): Observable<Kept<ShopWriting>> {
+    return this.http.get<Kept<ShopWriting>>('/api/writing');
+  }
+
+  keepWriting(writing: ToKeep<ShopWriting>): Observable<Kept<ShopWriting>> {
+    return this.http.put<Kept<ShopWriting>>('/api/writing', writing);
   }
 
   keepTools(tools: ToKeep<ToolList>): Observable<Kept<ToolList>> {

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { openCalls, type Call } from '@brisk/core/ledger';
-import { format, parseISO } from 'date-fns';
 import { Desk } from '../session/desk';
+import { Written } from '../ui/written';
 import { Recorder } from '../session/recorder';
 
 /** So long who called is shown that somebody comes. */
@@ -74,6 +74,7 @@ const CALL_BUZZ_MS = [200, 100, 200];
   `,
 })
 export class Calls {
+  private readonly written = inject(Written);
   protected readonly desk = inject(Desk);
   private readonly recorder = inject(Recorder);
   private readonly seen = signal<ReadonlySet<string>>(new Set());
@@ -84,7 +85,7 @@ export class Calls {
     if (!state || state.handedOver) return [];
     return openCalls(state).map((call) => ({
       ...call,
-      at: format(parseISO(call.at), 'HH:mm'),
+      at: this.written.time(call.at),
       step: call.operation === undefined ? '' : (state.work.operations.get(call.operation)?.title ?? ''),
     }));
   });

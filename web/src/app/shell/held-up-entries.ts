@@ -2,13 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { MatSnackBar } from '@angular/material/snack-bar';
-import { format, parseISO } from 'date-fns';
 import { Desk } from '../session/desk';
 import type { HeldUp } from '../session/held-up';
 import { Selection } from '../session/selection';
 import { Ask } from '../ui/ask';
-
-const when = (at: string): string => format(parseISO(at), 'd MMM HH:mm');
+import { Written } from '../ui/written';
 
 /** What this device recorded and could not write: each by name, with why, and with what can become of it. */
 @Component({
@@ -74,6 +72,7 @@ const when = (at: string): string => format(parseISO(at), 'd MMM HH:mm');
   `,
 })
 export class HeldUpEntries {
+  private readonly written = inject(Written);
   protected readonly desk = inject(Desk);
   protected readonly selection = inject(Selection);
   private readonly asker = inject(Ask);
@@ -87,7 +86,7 @@ export class HeldUpEntries {
       const step = 'operation' in entry && entry.operation !== undefined ? entry.operation : undefined;
       return {
         held,
-        when: `${entry.by}, ${when(entry.at)}`,
+        when: `${entry.by}, ${this.written.moment(entry.at)}`,
         step: step !== undefined && state.work.operations.has(step) ? step : undefined,
       };
     });
@@ -99,7 +98,10 @@ export class HeldUpEntries {
   }
 
   protected makeNote(held: HeldUp): void {
-    const refused = this.desk.makeNote(held, `${held.says} (${held.entry.by}, ${when(held.entry.at)}). ${held.words}`);
+    const refused = this.desk.makeNote(
+      held,
+      `${held.says} (${held.entry.by}, ${this.written.moment(held.entry.at)}). ${held.words}`,
+    );
     this.bar.open(refused ?? 'Written down as a note', undefined, { duration: 7_000 });
   }
 

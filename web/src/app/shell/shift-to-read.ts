@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatExpansionModule } from '@angular/material/expansion';
-import { format, parseISO } from 'date-fns';
 import { Desk } from '../session/desk';
+import { Written } from '../ui/written';
 import { Recorder } from '../session/recorder';
 import { Seen } from '../ui/seen';
 import { ShiftLines } from './shift-lines';
@@ -51,6 +51,7 @@ import { ShiftLines } from './shift-lines';
   `,
 })
 export class ShiftToRead {
+  private readonly written = inject(Written);
   private readonly desk = inject(Desk);
   private readonly recorder = inject(Recorder);
   /** The shift whose last line was on the screen. */
@@ -61,7 +62,7 @@ export class ShiftToRead {
     const shift = state?.shift;
     const me = this.desk.me();
     if (!shift || state.handedOver || shift.by === me || shift.readBy.some(({ by }) => by === me)) return undefined;
-    return { ...shift, when: format(parseISO(shift.at), 'd MMM HH:mm') };
+    return { ...shift, when: this.written.moment(shift.at) };
   });
 
   protected read(shift: string): void {

@@ -9,13 +9,13 @@ import { USUAL_DAY, whatIfNow, whenWords } from '@brisk/core/planning';
 import { chainOf, slackOf, type Link } from '@brisk/core/schedule';
 import type { Operation } from '@brisk/core/teardown';
 import { HEIGHT_WORDS, STATION_WORDS, duration, several } from '@brisk/core/words';
-import { format } from 'date-fns';
 import { PagesFor } from '../literature/pages-for';
 import { Desk } from '../session/desk';
 import { Selection } from '../session/selection';
 import { PlanDraft } from '../planning/plan-draft';
 import { StepActions } from '../working-step/step-actions';
 import { Recorder } from '../session/recorder';
+import { Written } from '../ui/written';
 
 /** Everything about one picked step: why it is here, what it waits for, what waits for it, how it went. */
 @Component({
@@ -26,6 +26,7 @@ import { Recorder } from '../session/recorder';
   styleUrl: './step-card.scss',
 })
 export class StepCard {
+  private readonly written = inject(Written);
   readonly step = input.required<string>();
   readonly state = input.required<JobState>();
   protected readonly desk = inject(Desk);
@@ -43,7 +44,7 @@ export class StepCard {
     const step = now?.schedule.steps.find(({ operation }) => operation.id === id);
     if (!now || !step) return undefined;
     return {
-      at: whenWords(step.startMin, new Date(), now.problem.crew.day ?? USUAL_DAY),
+      at: whenWords(step.startMin, new Date(), now.problem.crew.day ?? USUAL_DAY, this.written.as()),
       people: step.people.length,
       who: step.people.join(' and ') || 'somebody from outside',
       slack: Math.floor(slackOf(now.net, now.schedule).get(id) ?? 0),
@@ -80,7 +81,7 @@ export class StepCard {
       because: state.work.because.get(operation.id),
       minutes: `${duration(likely)} (${low} to ${high})`,
       cautions: operation.cautions.map((caution) => CAUTION_WORDS[caution]),
-      progress: progressWords(state, operation.id),
+      progress: progressWords(state, operation.id, this.written.moment),
       entry: state.progress.get(operation.id)?.entry,
       settled: isSettled(state, operation),
       breaches: isSettled(state, operation) ? [] : whatIfNow(state, operation),
@@ -142,10 +143,10 @@ function isSettledId(state: JobState, id: string): boolean {
   return operation !== undefined && isSettled(state, operation);
 }
 
-function progressWords(state: JobState, id: string): string {
+function progressWords(state: JobState, id: string, moment: (at: string) => string): string {
   const progress = state.progress.get(id);
   if (!progress) return '';
-  const when = `${progress.by}, ${format(new Date(progress.at), 'd MMM HH:mm')}`;
+  const when = `${progress.by}, ${moment(progress.at)}`;
   switch (progress.is) {
     case 'done':
       return `Done by ${when}`;

@@ -5,7 +5,7 @@ import type { Choice } from './choice';
 export interface Question {
   readonly field: string;
   readonly label: string;
-  readonly as: 'line' | 'lines' | 'number' | 'choice' | 'secret' | 'pin';
+  readonly as: 'line' | 'lines' | 'amount' | 'choice' | 'secret' | 'pin';
   readonly schema: Schema;
   readonly choices?: readonly Choice<string>[];
   readonly initial?: string | number;

@@ -31,7 +31,7 @@ import { wrongWith } from './yup-rule';
     <mat-form-field>
       <mat-label>{{ label() }}</mat-label>
       @switch (type()) {
-        @case ('number') {
+        @case ('amount') {
           <input
             matInput
             blFigure
@@ -93,8 +93,8 @@ export class EntryField {
   readonly label = input.required<string>();
   /** What the field is called in its form. */
   readonly field = input<string>();
-  /** `number` and `figure` take a point or a comma: one gives its control the number, the other what was typed. Nobody reads a `secret` or a `pin`. */
-  readonly type = input<'line' | 'lines' | 'number' | 'figure' | 'time' | 'search' | 'secret' | 'pin'>('line');
+  /** `amount` and `figure` take a point or a comma: one gives its control the number, the other what was typed. Nobody reads a `secret` or a `pin`. */
+  readonly type = input<'line' | 'lines' | 'amount' | 'figure' | 'time' | 'search' | 'secret' | 'pin'>('line');
   readonly hint = input('');
   readonly placeholder = input('');
   readonly unit = input('');
@@ -145,7 +145,7 @@ export class EntryField {
   protected readonly understood = computed(() => {
     const type = this.type();
     const written = this.written().trim();
-    if ((type !== 'number' && type !== 'figure') || written === '') return '';
+    if ((type !== 'amount' && type !== 'figure') || written === '') return '';
     const read = figureIn(written);
     if (read === undefined || Number.isNaN(read)) return figureFault(written);
     return /[.,]/.test(written) ? `= ${figureWords(read)} ${this.unit()}`.trimEnd() : '';
@@ -160,10 +160,10 @@ export class EntryField {
     this.left.emit(this.plain(event));
   }
 
-  /** What is written, a `number` as any code reads it. */
+  /** What is written, an `amount` as any code reads it. */
   private plain(event: Event): string {
     const written = textOf(event);
-    const read = this.type() === 'number' ? figureIn(written) : undefined;
+    const read = this.type() === 'amount' ? figureIn(written) : undefined;
     return read !== undefined && Number.isFinite(read) ? String(read) : written;
   }
 }

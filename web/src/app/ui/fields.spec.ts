@@ -35,7 +35,7 @@ const PARTS = Array.from({ length: 40 }, (_, index) => ({ value: `p${index}`, wo
       <bl-pick label="Kind" [choices]="kinds" [control]="form.controls.kind" />
       <bl-choice-keys label="Reason" [choices]="kinds" [control]="form.controls.reason" [sent]="sent()" />
       <bl-names label="Crew" [known]="['Ines', 'Tobias', 'Ruth']" [control]="form.controls.crew" />
-      <bl-entry type="number" label="Torque" unit="N·m" [control]="form.controls.torque" />
+      <bl-entry type="amount" label="Torque" unit="N·m" [control]="form.controls.torque" />
       <bl-day label="Due" [control]="form.controls.due" />
       <bl-long-list-pick label="Part" field="part" [choices]="parts" [control]="form.controls.part" />
       <button type="submit">Send</button>

@@ -19,7 +19,7 @@ export function figureQuestions(figures: readonly Figure[], now: object = {}): r
     return {
       field,
       label: `${label}, ${unit}`,
-      as: 'number' as const,
+      as: 'amount' as const,
       schema: (optional ? optionalPositive(most) : positive(most)).label(label),
       ...(typeof initial === 'number' ? { initial } : {}),
     };

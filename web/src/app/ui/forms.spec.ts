@@ -43,7 +43,7 @@ describe('the ask sheet', () => {
         ],
       },
       { field: 'tried', label: 'Tried', as: 'lines', schema: text().label('Tried') },
-      { field: 'lost', label: 'Lost', as: 'number', schema: amount(100).label('Lost'), initial: 5, suffix: 'min' },
+      { field: 'lost', label: 'Lost', as: 'amount', schema: amount(100).label('Lost'), initial: 5, suffix: 'min' },
       { field: 'more', label: 'More', as: 'line', schema: optionalText().label('More') },
     ],
     action: 'Record it',

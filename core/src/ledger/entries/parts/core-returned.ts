@@ -1,4 +1,3 @@
-import { dayWords } from '../../../words/index.js';
 import { NOTHING, refuse, unknown } from '../../refusal.js';
 import type { EntryRules } from '../entry-rules.js';
 
@@ -25,14 +24,14 @@ export const coreReturned: EntryRules<CoreReturned> = {
   stop: () => 'bench',
   minutes: 'of-what-comes-next',
   afterHandover: true,
-  leavesOpen: ({ needs }) =>
+  leavesOpen: ({ needs }, day) =>
     [...needs.values()].flatMap(({ name, coreChargeCents, coreReturned: back, coreDueOn, stage }) =>
       coreChargeCents !== undefined && !back && ['arrived', 'fitted'].includes(stage)
         ? [
             {
               is: 'part',
               grave: false,
-              words: `Old part of “${name}” is to go back for its core charge${coreDueOn === undefined ? '' : `, by ${dayWords(coreDueOn)}`}`,
+              words: `Old part of “${name}” is to go back for its core charge${coreDueOn === undefined ? '' : `, by ${day(coreDueOn)}`}`,
             },
           ]
         : [],

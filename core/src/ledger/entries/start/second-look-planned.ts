@@ -1,4 +1,3 @@
-import { dayWords } from '../../../words/index.js';
 import { NOTHING, refuse } from '../../refusal.js';
 import type { Mark } from '../../state.js';
 import type { EntryRules } from '../entry-rules.js';
@@ -37,6 +36,6 @@ export const secondLookPlanned: EntryRules<SecondLookPlanned> = {
   stop: () => 'handover',
   minutes: 'of-what-comes-next',
   fills: ({ look }) => [look],
-  words: ({ what, dueOn, afterKm }) =>
-    `Second look: ${what}${dueOn === undefined ? '' : `, on ${dayWords(dueOn)}`}${afterKm === undefined ? '' : `, after ${afterKm} km`}`,
+  words: ({ what, dueOn, afterKm }, { day }) =>
+    `Second look: ${what}${dueOn === undefined ? '' : `, on ${day(dueOn)}`}${afterKm === undefined ? '' : `, after ${afterKm} km`}`,
 };

@@ -1,4 +1,4 @@
-import { sentence, several } from '@brisk/core/words';
+import { ZONE_WORDS, sentence, several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
@@ -28,7 +28,6 @@ import { saveFile } from '../../ui/save-file';
 import { Keys } from '../../ui/keys';
 import { Scanner } from '../../labels/scanner';
 import { Recorder } from '../../session/recorder';
-import { ZONE_WORDS } from '../../words/trade-words';
 import { LabelPanel } from './label-panel';
 
 const STANDINGS: Readonly<Record<SetStanding, { readonly words: string; readonly sign: string }>> = {

@@ -27,8 +27,8 @@ const KINDS = [
       <bl-pick label="Print" field="label-of" [choices]="kinds" [value]="of()" (picked)="of.set($event)" />
       <bl-pick label="on" field="label-stock" [choices]="stocks" [value]="stock()" (picked)="stock.set($event)" />
       @if (of() === 'roll') {
-        <bl-entry type="number" label="from" field="label-from" [value]="from()" (typed)="from.set($event)" />
-        <bl-entry type="number" label="how many" field="label-count" [value]="many()" (typed)="many.set($event)" />
+        <bl-entry type="amount" label="from" field="label-from" [value]="from()" (typed)="from.set($event)" />
+        <bl-entry type="amount" label="how many" field="label-count" [value]="many()" (typed)="many.set($event)" />
       }
       <a matButton="filled" [href]="address()" target="_blank" rel="noopener">Print the labels</a>
     </div>

@@ -1,16 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, signal, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { THREAD_STATES, type Connection, type ThreadState } from '@brisk/core/connection-map';
 import { readFastener } from '@brisk/core/fasteners';
 import { setsOf, TORQUE_COLUMNS, torqueSheet, type JobState } from '@brisk/core/ledger';
 import { advisoryTorque, THREAD_STATE_WORDS, type TorqueVerdict } from '@brisk/core/torque';
-import { format } from 'date-fns';
 import { choicesOf } from '../../ui/choice';
 import { writeSheet } from '../../ui/csv';
 import { PickOne } from '../../ui/pick-one';
 import { saveFile } from '../../ui/save-file';
 import { VERDICT_WORDS } from '../../words/trade-words';
+import { Written } from '../../ui/written';
 
 /** The torque of one joint: its figure, or one worked out where nobody has it, and every touch on its sheet. */
 @Component({
@@ -81,6 +81,7 @@ import { VERDICT_WORDS } from '../../words/trade-words';
   `,
 })
 export class TorqueCard {
+  private readonly written = inject(Written);
   readonly connection = input.required<Connection>();
   readonly state = input.required<JobState>();
   protected readonly threads = choicesOf(THREAD_STATE_WORDS, THREAD_STATES);
@@ -108,7 +109,7 @@ export class TorqueCard {
       ...row,
       verdict: VERDICT_WORDS[row.verdict as TorqueVerdict].toLowerCase(),
       missed: row.verdict !== 'within',
-      who: `${row.by}, ${format(new Date(row.at), 'd MMM HH:mm')}`,
+      who: `${row.by}, ${this.written.moment(row.at)}`,
     })),
   );
 

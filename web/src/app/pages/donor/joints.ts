@@ -137,7 +137,7 @@ export class Joints {
         {
           field: 'minutes',
           label: 'Minutes',
-          as: 'number',
+          as: 'amount',
           schema: number().min(0).max(100_000).nullable().label('Minutes'),
           ...(before.minutes === undefined ? {} : { initial: before.minutes }),
         },

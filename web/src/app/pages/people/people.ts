@@ -24,6 +24,7 @@ import { Door } from '../../session/door';
 import { Ask } from '../../ui/ask';
 import type { Question } from '../../ui/asking';
 import { PickOne } from '../../ui/pick-one';
+import { WritingCard } from './writing-card';
 import { CodePicture } from './code-picture';
 
 const ROLE_WORDS: Readonly<Record<Role, string>> = {
@@ -39,7 +40,7 @@ const secrets = (passphrase: Schema, pin: Schema): readonly Question[] => [
 /** The people of the shop and its devices: who may do what, who is put out, and how another device gets in. */
 @Component({
   selector: 'bl-people',
-  imports: [CodePicture, MatButton, MatIcon, MatProgressBar, PickOne, RouterLink],
+  imports: [CodePicture, MatButton, MatIcon, MatProgressBar, PickOne, RouterLink, WritingCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './people.html',
   styleUrl: './people.scss',

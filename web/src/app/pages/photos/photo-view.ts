@@ -3,13 +3,13 @@ import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { photosOf } from '@brisk/core/find';
 import type { PhotoMark } from '@brisk/core/photos';
-import { format } from 'date-fns';
 import { EntryField } from '../../ui/entry-field';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
 import { MarkedPicture } from '../../photos/marked-picture';
 import { PhotoBox } from '../../photos/photo-box';
 import { pictureAt, type Pictured } from '../../photos/pictured';
+import { Written } from '../../ui/written';
 
 /** One photo, large; arrows, rings and words drawn over it; beside it the same joint on the way back. */
 @Component({
@@ -20,6 +20,7 @@ import { pictureAt, type Pictured } from '../../photos/pictured';
   styleUrl: './photo-view.scss',
 })
 export class PhotoView {
+  private readonly written = inject(Written);
   readonly photo = input.required<string>();
   protected readonly desk = inject(Desk);
   protected readonly box = inject(PhotoBox);
@@ -40,7 +41,7 @@ export class PhotoView {
         (joint === undefined ? undefined : state.work.connections.get(joint)?.name) ??
         step?.title ??
         'Photo',
-      when: `${photo.by}, ${format(new Date(photo.at), 'd MMM yyyy HH:mm')}`,
+      when: `${photo.by}, ${this.written.longMoment(photo.at)}`,
       step,
       joint,
       beside: beside.filter((one) => one.photo !== photo.photo),

@@ -11,6 +11,7 @@ import { choicesOf, type Choice } from '../../ui/choice';
 import { Desk } from '../../session/desk';
 import { PhotoBox } from '../../photos/photo-box';
 import { PhotoKey } from '../../photos/photo-key';
+import { Written } from '../../ui/written';
 
 /** How many are shown before somebody asks for more. */
 const PAGE = 60;
@@ -24,6 +25,7 @@ const PAGE = 60;
   styleUrl: './photos.scss',
 })
 export class Photos {
+  private readonly written = inject(Written);
   protected readonly desk = inject(Desk);
   protected readonly box = inject(PhotoBox);
   protected readonly several = several;
@@ -41,7 +43,7 @@ export class Photos {
   protected readonly page = computed(() =>
     this.found()
       .slice(0, this.most())
-      .map((one) => ({ ...one, when: format(new Date(one.photo.at), 'd MMM HH:mm') })),
+      .map((one) => ({ ...one, when: this.written.moment(one.photo.at) })),
   );
 
   /** What there is to choose from. */

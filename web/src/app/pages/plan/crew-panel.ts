@@ -27,7 +27,8 @@ import { PlanDraft } from '../../planning/plan-draft';
 import { FUEL_WORDS, ORDER_WORDS, RAISED_ON_WORDS } from '../../planning/school-words';
 import { ToolShed } from '../../planning/tool-shed';
 import { clockAt, clockWords, closes, closesAfter, USUAL_DAY, workUntil } from '@brisk/core/planning';
-import { format, parseISO, roundToNearestMinutes } from 'date-fns';
+import { roundToNearestMinutes } from 'date-fns';
+import { Written } from '../../ui/written';
 
 const MOST_HANDS = 8;
 
@@ -40,6 +41,7 @@ const MOST_HANDS = 8;
   styleUrl: './crew-panel.scss',
 })
 export class CrewPanel {
+  private readonly written = inject(Written);
   private readonly desk = inject(Desk);
   protected readonly draft = inject(PlanDraft);
   protected readonly orders = choicesOf(ORDER_WORDS, ORDER_SCHOOLS);
@@ -90,7 +92,7 @@ export class CrewPanel {
     if (!gone) return '';
     return gone.leavesAt === undefined
       ? clockWords(gone.fromMin, new Date(), this.day())
-      : format(parseISO(gone.leavesAt), 'HH:mm');
+      : this.written.time(gone.leavesAt);
   }
 
   protected add(name: string): void {

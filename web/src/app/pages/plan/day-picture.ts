@@ -1,9 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output, inject } from '@angular/core';
 import { MatTooltip } from '@angular/material/tooltip';
 import type { Schedule, ScheduledStep, WorkingDay } from '@brisk/core/schedule';
 import { duration, HEIGHT_WORDS, STATION_WORDS, several } from '@brisk/core/words';
 import { format } from 'date-fns';
 import { whenWords, clockAt, closesAfter } from '@brisk/core/planning';
+import { Written } from '../../ui/written';
 
 /** Ticks under the picture are this far apart at least, as a share of its width. */
 const TICKS = [15, 30, 60, 120, 240, 480, 960];
@@ -30,6 +31,7 @@ interface Stay {
   styleUrl: './day-picture.scss',
 })
 export class DayPicture {
+  private readonly written = inject(Written);
   readonly schedule = input.required<Schedule>();
   readonly people = input.required<readonly string[]>();
   readonly startHeight = input.required<'ground' | 'raised'>();
@@ -52,7 +54,7 @@ export class DayPicture {
     const crew = this.people().map((name) => ({ name, own: steps.filter(({ people }) => people.includes(name)) }));
     return [...crew, ...others].map(({ name, own }) => {
       const now = new Date();
-      const stays = staysOf(own, total, (minutes) => whenWords(minutes, now, this.day()));
+      const stays = staysOf(own, total, (minutes) => whenWords(minutes, now, this.day(), this.written.as()));
       return { name, stays, words: `${several(stays.length, 'stay')}. Press where you want to look.` };
     });
   });
@@ -81,7 +83,7 @@ export class DayPicture {
     const every = TICKS.find((minutes) => total / minutes <= MOST_TICKS) ?? 1_440;
     return Array.from({ length: Math.floor(total / every) + 1 }, (_, index) => ({
       left: ((index * every) / total) * 100,
-      words: format(clockAt(index * every, now, this.day()), 'HH:mm'),
+      words: this.written.time(clockAt(index * every, now, this.day())),
     }));
   });
 

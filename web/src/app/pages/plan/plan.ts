@@ -18,7 +18,7 @@ import { powerpackOf, routeOf } from '@brisk/core/connection-map';
 import { overtakenBy, toolsNeeded } from '@brisk/core/planning';
 import { HALVES, type Half } from '@brisk/core/teardown';
 import { duration, HALF_WORDS, several } from '@brisk/core/words';
-import { format, isSameDay } from 'date-fns';
+import { isSameDay } from 'date-fns';
 import { Desk } from '../../session/desk';
 import { Selection } from '../../session/selection';
 import { InTurn } from '../../ui/in-turn';
@@ -32,6 +32,7 @@ import { PlanTabs } from './plan-tabs';
 import { SetupList } from './setup-list';
 import { ToolShed } from '../../planning/tool-shed';
 import { clockAt, USUAL_DAY } from '@brisk/core/planning';
+import { Written } from '../../ui/written';
 
 /** How long a search goes on when somebody asks for one, and when they ask for more. */
 const LOOK_MS = 4_000;
@@ -61,6 +62,7 @@ const LONGER_MS = 20_000;
   styleUrl: './plan.scss',
 })
 export class Plan {
+  private readonly written = inject(Written);
   /** Which half is shown, from the address. */
   readonly way = input<string>();
   protected readonly desk = inject(Desk);
@@ -92,7 +94,7 @@ export class Plan {
     const finish = this.draft.now()?.schedule.costs.finishMin ?? 0;
     const now = new Date();
     const done = clockAt(finish, now, this.day());
-    return `done ${format(done, isSameDay(done, now) ? 'HH:mm' : 'EEE HH:mm')}`;
+    return `done ${isSameDay(done, now) ? this.written.time(done) : this.written.weekday(done)}`;
   });
   protected readonly names = computed(() => this.draft.now()?.problem.crew.hands.map(({ name }) => name) ?? []);
   protected readonly minutes = computed(() => {
@@ -113,7 +115,7 @@ export class Plan {
   protected readonly followedWords = computed(() => {
     const followed = this.draft.followed();
     return followed
-      ? `Plan ${followed.version}, followed since ${format(new Date(followed.at), 'd MMM HH:mm')} (${followed.by})`
+      ? `Plan ${followed.version}, followed since ${this.written.moment(followed.at)} (${followed.by})`
       : 'No plan is followed yet: steps are grouped by place';
   });
 

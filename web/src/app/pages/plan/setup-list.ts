@@ -9,6 +9,7 @@ import type { OperationId } from '@brisk/core/teardown';
 import { duration, HEIGHT_WORDS, STATION_WORDS } from '@brisk/core/words';
 import { Selection } from '../../session/selection';
 import { PlanDraft } from '../../planning/plan-draft';
+import { Written } from '../../ui/written';
 
 /** The run sheet: setups with what to carry there, and steps that can be dragged, moved by key, and pinned. */
 @Component({
@@ -19,6 +20,7 @@ import { PlanDraft } from '../../planning/plan-draft';
   styleUrl: './setup-list.scss',
 })
 export class SetupList {
+  private readonly written = inject(Written);
   readonly state = input.required<JobState>();
   readonly plan = input.required<Planned>();
   protected readonly draft = inject(PlanDraft);
@@ -34,7 +36,7 @@ export class SetupList {
 
   /** When work on a setup begins, as a clock shows it. */
   protected when(startMin: number): string {
-    return whenWords(startMin, new Date(), this.plan().problem.crew.day ?? USUAL_DAY);
+    return whenWords(startMin, new Date(), this.plan().problem.crew.day ?? USUAL_DAY, this.written.as());
   }
 
   protected cautionsOf(setup: SheetSetup): string {

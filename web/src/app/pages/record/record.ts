@@ -8,6 +8,7 @@ import { PickOne } from '../../ui/pick-one';
 import { EntryField } from '../../ui/entry-field';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
+import { Written } from '../../ui/written';
 
 const PAGE = 100;
 
@@ -20,6 +21,7 @@ const PAGE = 100;
   styleUrl: './record.scss',
 })
 export class RecordView {
+  private readonly written = inject(Written);
   protected readonly desk = inject(Desk);
   protected readonly recorder = inject(Recorder);
   protected readonly query = signal('');
@@ -33,14 +35,14 @@ export class RecordView {
     return [...state.entries]
       .reverse()
       .filter((entry) => this.by() === '' || entry.by === this.by())
-      .map((entry) => ({ entry, words: entryWords(state, entry) }))
+      .map((entry) => ({ entry, words: entryWords(state, entry, this.written.day) }))
       .filter((line) => words.length === 0 || answersAll(line.words, words))
       .map(({ entry, words: said }) => ({
         id: entry.id,
         words: said,
         by: entry.by,
-        day: format(new Date(entry.at), 'EEEE d MMMM'),
-        time: format(new Date(entry.at), 'HH:mm'),
+        day: `${format(new Date(entry.at), 'EEEE')} ${this.written.shortDay(entry.at)}`,
+        time: this.written.time(entry.at),
         gone: state.corrected.has(entry.id),
         mayGo: mayBeTakenBack(entry) && !state.corrected.has(entry.id),
       }));

@@ -126,7 +126,7 @@ export class CircuitCard {
               {
                 field: 'freezingC',
                 label: 'Holds down to',
-                as: 'number' as const,
+                as: 'amount' as const,
                 suffix: '°C',
                 schema: amount(MOST_C, -273).label('Holds down to'),
                 initial: terms?.freezingC ?? -30,
@@ -134,7 +134,7 @@ export class CircuitCard {
               {
                 field: 'inside',
                 label: 'What is still inside is so strong',
-                as: 'number' as const,
+                as: 'amount' as const,
                 suffix: '%',
                 schema: optionalAmount(100).label('How strong'),
                 hint: 'By a tester on what was caught',
@@ -181,13 +181,13 @@ export class CircuitCard {
           ],
           initial: this.now().drained && this.now().filledL === undefined ? 'out' : 'in',
         },
-        { field: 'litres', label: 'How much', as: 'number', suffix: 'l', schema: amount(1_000).label('How much') },
+        { field: 'litres', label: 'How much', as: 'amount', suffix: 'l', schema: amount(1_000).label('How much') },
         ...(this.isCoolant()
           ? [
               {
                 field: 'share',
                 label: 'How strong it is',
-                as: 'number' as const,
+                as: 'amount' as const,
                 suffix: '%',
                 schema: optionalAmount(100).label('How strong'),
               },
@@ -230,7 +230,7 @@ export class CircuitCard {
         {
           field: 'addedL',
           label: 'Added for it; less than nought where some was let out',
-          as: 'number',
+          as: 'amount',
           suffix: 'l',
           schema: amount(1_000, -1_000).label('Added'),
           initial: 0,
@@ -238,7 +238,7 @@ export class CircuitCard {
         {
           field: 'celsius',
           label: 'How warm it was',
-          as: 'number',
+          as: 'amount',
           suffix: '°C',
           schema: optionalAmount(300, -60).label('How warm'),
         },

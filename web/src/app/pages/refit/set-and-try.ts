@@ -72,14 +72,14 @@ export class SetAndTry {
         {
           field: 'ohms',
           label: 'At rest',
-          as: 'number',
+          as: 'amount',
           suffix: 'Ω',
           schema: optionalAmount(1_000_000).label('At rest'),
         },
         {
           field: 'dropV',
           label: 'Lost under load',
-          as: 'number',
+          as: 'amount',
           suffix: 'V',
           schema: optionalAmount(100).label('Lost under load'),
         },

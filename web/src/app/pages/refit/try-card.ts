@@ -138,7 +138,7 @@ export class TryCard {
     const limit = (field: string, label: string) => ({
       field,
       label,
-      as: 'number' as const,
+      as: 'amount' as const,
       suffix: this.unit(),
       schema: amount(MOST_WANTED).label(label),
     });

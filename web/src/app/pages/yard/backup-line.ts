@@ -2,9 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import type { BackupStatus } from '@brisk/contracts/backup';
 import { several } from '@brisk/core/words';
-import { format, formatDistanceToNowStrict, parseISO } from 'date-fns';
+import { formatDistanceToNowStrict, parseISO } from 'date-fns';
 import { catchError, EMPTY, exhaustMap, timer } from 'rxjs';
 import { Api } from '../../api/api';
+import { Written } from '../../ui/written';
 
 const LOOK_EVERY_MS = 60_000;
 
@@ -19,17 +20,21 @@ const LOOK_EVERY_MS = 60_000;
   `,
 })
 export class BackupLine {
+  private readonly written = inject(Written);
   private readonly api = inject(Api);
   private readonly status = toSignal(
     timer(0, LOOK_EVERY_MS).pipe(exhaustMap(() => this.api.backup().pipe(catchError(() => EMPTY)))),
   );
   protected readonly line = computed(() => {
     const status = this.status();
-    return status && lineFor(status);
+    return status && lineFor(status, this.written.moment);
   });
 }
 
-function lineFor({ into, everyHours = 24, last, trouble }: BackupStatus): {
+function lineFor(
+  { into, everyHours = 24, last, trouble }: BackupStatus,
+  moment: (at: string) => string,
+): {
   readonly words: string;
   readonly wrong: boolean;
 } {
@@ -38,7 +43,7 @@ function lineFor({ into, everyHours = 24, last, trouble }: BackupStatus): {
       words: 'No backup is made. Whoever looks after the server gives it a folder on another drive: README, Settings.',
       wrong: true,
     };
-  const when = last && `${format(parseISO(last.madeAt), 'd MMM HH:mm')}, ${several(last.jobs, 'job')}`;
+  const when = last && `${moment(last.madeAt)}, ${several(last.jobs, 'job')}`;
   if (trouble !== undefined)
     return {
       words: `▲ The backup failed: ${trouble} ${when ? `The last one is of ${when}.` : 'There is none yet.'}`,

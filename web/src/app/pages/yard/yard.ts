@@ -24,7 +24,7 @@ import {
   throttleTime,
   timer,
 } from 'rxjs';
-import { format, isValid, parseISO } from 'date-fns';
+import { format } from 'date-fns';
 import { v4 as uuid } from 'uuid';
 import { BackupLine } from './backup-line';
 import { FileKey } from '../../ui/file-key';
@@ -34,6 +34,8 @@ import { problemWords } from '../../api/problem-words';
 import { Door } from '../../session/door';
 import { Night } from '../../session/night';
 import { OpenShop } from '../../shell/open-shop';
+import { WritingShed } from '../../planning/writing-shed';
+import { Written } from '../../ui/written';
 
 /** What is written rings; the clock is for what changes without a word, and for a bell that is not heard. */
 const LOOK_EVERY_MS = 10_000;
@@ -70,6 +72,7 @@ const PRACTICE = {
   styleUrl: './yard.scss',
 })
 export class Yard {
+  private readonly written = inject(Written);
   private readonly api = inject(Api);
   private readonly router = inject(Router);
   protected readonly night = inject(Night);
@@ -104,14 +107,15 @@ export class Yard {
           stop,
           is: job.handedOver || index < STOPS.indexOf(job.stop) ? 'past' : stop === job.stop ? 'here' : 'ahead',
         })),
-        due: moment(job.dueOn, 'd MMM'),
+        due: job.dueOn ? this.written.shortDay(job.dueOn) : '',
         overdue: !job.handedOver && job.dueOn !== undefined && job.dueOn < format(new Date(), 'yyyy-MM-dd'),
         looks: (job.secondLooks ?? []).filter((look) => lookDue(look, format(new Date(), 'yyyy-MM-dd'))),
-        last: moment(job.lastEntryAt, 'd MMM HH:mm'),
+        last: job.lastEntryAt ? this.written.moment(job.lastEntryAt) : '',
       })),
   );
 
   constructor() {
+    inject(WritingShed);
     const visible = () => document.visibilityState === 'visible';
     const written = this.api.shopBell.pipe(
       filter((ring) => ring !== 'beat' && ring !== 'lost'),
@@ -159,7 +163,7 @@ export class Yard {
   protected async putRight({ id, title }: JobSummary): Promise<void> {
     try {
       const { madeAt, entries, lost } = await firstValueFrom(this.api.putRight(id));
-      const what = `${title} can be read again, from the backup of ${moment(madeAt, 'd MMM HH:mm')}`;
+      const what = `${title} can be read again, from the backup of ${this.written.moment(madeAt)}`;
       const instead = entries > 0 ? `: ${several(entries, 'entry', 'entries')} could not be read` : '';
       this.taking.set(`${what}${instead}${lost > 0 ? `, ${lost} of them lost and noted as such` : ''}.`);
       this.again.next();
@@ -196,13 +200,6 @@ export class Yard {
       );
     }
   }
-}
-
-/** A time in words; one that is none, as an old file may hold, as it was written. */
-function moment(at: string | undefined, as: string): string {
-  if (!at) return '';
-  const time = parseISO(at);
-  return isValid(time) ? format(time, as) : at;
 }
 
 /** Jobs in hand before finished ones, then by the day they are due. */
