@@ -13,6 +13,7 @@ import {
   nameJob,
   surveyMachine,
   workedByCrew,
+  showsFigure,
 } from './shed';
 import { open, reachOf, test } from './tablet';
 
@@ -158,6 +159,7 @@ test('a torque without a value, and one that is none, are refused', async ({ pag
   }
   await open(page, `/jobs/${job}/refit`);
   await expect(page.getByRole('heading', { name: 'Torque the bulkhead heat shield' })).toBeVisible();
+  await showsFigure(page);
   await page.getByLabel('Or what it showed').fill('75 Nm');
   await page.getByRole('button', { name: 'Bolt 1 clicked' }).click();
   await expect(page.getByText('What it showed has to be a number above 0, without its unit.')).toBeVisible();

@@ -12,6 +12,7 @@ import {
   lookedAndSet,
   nameJob,
   readTorqueOnTarget,
+  showsFigure,
   sign,
   surveyMachine,
   workedByCrew,
@@ -150,6 +151,7 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await crew('refit', (state) => isNext(state, 'torque'));
     await expect(page.getByText('the maker’s own wins').first()).toBeVisible();
     await asOneJoint(page);
+    await showsFigure(page);
     await value.fill('1');
     await page.getByRole('button', { name: 'Record torque' }).click();
     // Far off for a wrench: it is asked what was meant.

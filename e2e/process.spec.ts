@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
@@ -18,6 +18,15 @@ test.describe('the server as a process', () => {
     const server = start({ BRISK_PORT: 'many', BRISK_DATA: folder });
     expect(await server.ended).toBe(1);
     expect(server.said()).toMatch(/^Brisk Ledger cannot start: BRISK_PORT is “many”.*\n$/);
+  });
+
+  test('the demo is served from the folder it is told, and never from one that holds something else', async () => {
+    const demo = new URL('../scripts/demo.mjs', import.meta.url).pathname;
+    writeFileSync(join(folder, 'brisk.db'), 'of a shop');
+    const refused = start({ BRISK_PORT: '4403', BRISK_DATA: folder }, demo);
+    expect(await refused.ended).toBe(1);
+    expect(refused.said()).toContain(`${folder} has something else in it than the demo`);
+    expect(readdirSync(folder)).toEqual(['brisk.db']);
   });
 
   test('refuses data that another server has open, and a port that is taken', async () => {

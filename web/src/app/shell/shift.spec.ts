@@ -4,9 +4,23 @@ import { openView, pressable } from '../../testing/open-job';
 import { HoldLine } from './hold-line';
 import { ShiftToRead } from './shift-to-read';
 
+/** Nothing is on the screen before the test says so; returns how it says so. */
+function onTheScreenWhenTold(): () => void {
+  const told: (() => void)[] = [];
+  jest.spyOn(globalThis, 'IntersectionObserver').mockImplementation(((tell: IntersectionObserverCallback) => {
+    const observer = { observe: () => undefined, disconnect: () => undefined } as unknown as IntersectionObserver;
+    told.push(() => tell([{ isIntersecting: true } as IntersectionObserverEntry], observer));
+    return observer;
+  }) as never);
+  return () => told.forEach((tell) => tell());
+}
+
 describe('the end of a shift', () => {
+  afterEach(() => jest.restoreAllMocks());
+
   it('is told to who comes next, until they have read it', async () => {
-    const { desk, text, press, settle, server } = await openView(ShiftToRead);
+    const seenNow = onTheScreenWhenTold();
+    const { desk, element, text, press, settle, server } = await openView(ShiftToRead);
     desk.record({ kind: 'operation-done', operation: 'open:battery-negative' });
     desk.record({
       kind: 'shift-handed-over',
@@ -19,6 +33,10 @@ describe('the end of a shift', () => {
     await settle();
     expect(text()).toMatch(/Ines handed the shift over/);
     expect(text()).toMatch(/Stays as it is.*Battery isolated.*Mind the tray/s);
+    // What was not on the screen to its end cannot be signed.
+    expect(pressable(element, 'Read it to its end first')).toHaveProperty('disabled', true);
+    seenNow();
+    await settle();
     await press('Read, I take it over');
     expect(text()).toBe('');
     expect(server.entries.at(-1)).toMatchObject({ kind: 'shift-read', by: 'Tobias' });

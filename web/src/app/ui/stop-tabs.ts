@@ -75,9 +75,12 @@ export class StopTabs {
   /** The address of the one that is open. */
   readonly here = input.required<string>();
 
+  /** From where it stands up to the job; where each part has the tags itself, by how deep its address is. */
+  readonly from = input<string>();
+
   protected readonly words = computed(() => this.tabs().find(({ at }) => at === this.here())?.words ?? '');
 
   protected up(): string {
-    return this.here().includes('/') ? '../../' : '../';
+    return this.from() ?? (this.here().includes('/') ? '../../' : '../');
   }
 }

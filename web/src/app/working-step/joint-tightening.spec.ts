@@ -53,6 +53,9 @@ const now = (view: View) => {
 const said = (view: View) => view.text().replace(/\s+/g, ' ');
 
 describe('a joint bolt by bolt', () => {
+  beforeEach(() => localStorage.setItem('brisk-wrench-shows', 'true'));
+  afterEach(() => localStorage.clear());
+
   it('shows the next bolt and what is set, and takes a touch for each, or one for all of a stage', async () => {
     const view = await opened();
     const { bolts, order, stages } = now(view);

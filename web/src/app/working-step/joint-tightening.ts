@@ -30,6 +30,7 @@ import { torqueFromNm, TORQUE_UNITS, type TorqueUnit } from '@brisk/core/units';
 import { several, figureIn } from '@brisk/core/words';
 import { Desk } from '../session/desk';
 import { Recorder } from '../session/recorder';
+import { ShowsFigure } from '../session/shows-figure';
 import { JointActions } from './joint-actions';
 import { WrenchShed } from '../planning/wrench-shed';
 import { Ask } from '../ui/ask';
@@ -64,6 +65,7 @@ export class JointTightening {
   private readonly joints = inject(JointActions);
   protected readonly desk = inject(Desk);
   protected readonly shed = inject(WrenchShed);
+  protected readonly shows = inject(ShowsFigure);
   protected readonly several = several;
   protected readonly unitChoices = TORQUE_UNITS.map((value) => ({ value, words: value }));
 
@@ -192,6 +194,13 @@ export class JointTightening {
       this.turnedAlready.set('');
     });
     this.unitControl.valueChanges.subscribe((unit) => this.unit.set(unit));
+  }
+
+  /** Opens the fields of a wrench that shows a figure, or puts them away with what was written. */
+  protected fold(): void {
+    this.shows.toggle();
+    this.showed.set('');
+    this.showedWrong.set('');
   }
 
   protected shown(nm: number): string {

@@ -19,6 +19,9 @@ const sent = (view: Awaited<ReturnType<typeof open>>, from: number) =>
 const head = { id: '', at: '', by: '' };
 
 describe('the step in hand', () => {
+  beforeEach(() => localStorage.setItem('brisk-wrench-shows', 'true'));
+  afterEach(() => localStorage.clear());
+
   it('says what, where, how high, with what and what to watch', async () => {
     const view = await open();
     const words = view.text();
@@ -137,6 +140,25 @@ describe('the step in hand', () => {
     await view.settle();
     expect(isDone(view.desk.state() as never, 'torque:bulkhead-shield-nuts')).toBe(true);
     expect(view.text()).not.toContain('Record torque');
+  });
+
+  it('asks one touch of a wrench that clicks, and its figure only where it shows one', async () => {
+    localStorage.clear();
+    const entries = at('torque:bulkhead-shield-nuts');
+    const view = await open(
+      entries.slice(
+        0,
+        entries.findIndex(({ kind }) => kind === 'torque-read'),
+      ),
+    );
+    await view.press('One reading for the whole joint');
+    expect(view.element.querySelector('input[name=value]')).toBeNull();
+    await view.press('It shows a figure, or another wrench');
+    expect(view.element.querySelector('input[name=value]')).not.toBeNull();
+    await view.press('It shows a figure, or another wrench');
+    await view.press(/^Clicked at/);
+    await view.settle();
+    expect(isDone(view.desk.state() as never, 'torque:bulkhead-shield-nuts')).toBe(true);
   });
 
   it('does not carry the wrench of one joint over to the next', async () => {

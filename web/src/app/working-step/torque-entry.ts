@@ -25,6 +25,7 @@ import { PickOne } from '../ui/pick-one';
 import { yupRule } from '../ui/yup-rule';
 import { VERDICT_WORDS } from '../words/trade-words';
 import { Recorder } from '../session/recorder';
+import { ShowsFigure } from '../session/shows-figure';
 import { JointActions } from './joint-actions';
 
 /** Final torque of one connection: the target large, the wrench, the value read, and what to make of it. */
@@ -42,8 +43,9 @@ export class TorqueEntry {
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
   private readonly joints = inject(JointActions);
+  protected readonly shows = inject(ShowsFigure);
 
-  private readonly sheet = viewChild.required(FormGroupDirective);
+  private readonly sheet = viewChild(FormGroupDirective);
   protected readonly unitChoices = TORQUE_UNITS.map((value) => ({ value, words: value }));
   protected readonly verdicts = VERDICT_WORDS;
   protected readonly unit = signal<TorqueUnit>('N·m');
@@ -149,7 +151,7 @@ export class TorqueEntry {
   }
 
   private emptyValue(): void {
-    this.sheet().resetForm({ ...this.form.getRawValue(), value: null });
+    this.reset({ ...this.form.getRawValue(), value: null });
   }
 
   private done(): EntryBody {
@@ -158,7 +160,13 @@ export class TorqueEntry {
 
   private finish(words: string, ...bodies: readonly EntryBody[]): void {
     if (!this.recorder.record(words, ...bodies)) return;
-    this.sheet().resetForm({ unit: this.form.getRawValue().unit });
+    this.reset({ unit: this.form.getRawValue().unit });
     this.recorded.emit();
+  }
+
+  /** The fields as new, whether they stand open or not. */
+  private reset(value: Parameters<typeof this.form.reset>[0]): void {
+    this.form.reset(value);
+    this.sheet()?.resetForm(value);
   }
 }

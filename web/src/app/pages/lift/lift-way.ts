@@ -49,6 +49,7 @@ import { withSwap } from '../../planning/swap-plan';
 import { Desk } from '../../session/desk';
 import { Recorder } from '../../session/recorder';
 import { EntryField } from '../../ui/entry-field';
+import { InSight } from '../../ui/in-sight';
 import { yupRule } from '../../ui/yup-rule';
 import { inMeasure, LiftInMeasure } from './lift-in-measure';
 import { LiftTabs } from './lift-tabs';
@@ -63,6 +64,7 @@ const GOES_MM = [25, 50, 100] as const;
   imports: [
     BayFromTheSide,
     EntryField,
+    InSight,
     LiftTabs,
     MatButton,
     MatProgressBar,
@@ -267,8 +269,9 @@ export class LiftWay {
   protected readonly tapedMm = new FormControl<number | null>(null, yupRule(positive(20_000).label('Millimetres')));
   /** Why what was measured cannot be. */
   protected readonly unfit = signal('');
+  protected readonly measuring = computed(() => this.measures().filter(({ plane }) => plane === this.taped()));
   protected readonly tape = computed((): Tape | undefined => {
-    const measure = this.measures().find(({ plane }) => plane === this.taped());
+    const [measure] = this.measuring();
     return measure && { ...measure.tape, words: tapeWords(measure) };
   });
 

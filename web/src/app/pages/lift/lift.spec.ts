@@ -36,6 +36,13 @@ describe('the lift', () => {
     await view.press('Sign as Ines');
     await view.settle();
     expect(view.text()).toContain('Raise 50 mm and look all round');
+    // The scale stands under the cautions, and never before them.
+    const watch = view.element.querySelector('bl-load-watch');
+    const cautions = [...view.element.querySelectorAll('.hand .caution')];
+    expect(watch).not.toBeNull();
+    expect(cautions.length).toBeGreaterThan(0);
+    for (const caution of cautions)
+      expect(caution.compareDocumentPosition(watch as Node) & Node.DOCUMENT_POSITION_FOLLOWING).not.toBe(0);
   });
 
   it('shows what was left attached, with its reason', async () => {

@@ -1,18 +1,20 @@
 import { several } from '@brisk/core/words';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { MatTabsModule } from '@angular/material/tabs';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { filter, map, startWith } from 'rxjs';
 import { powerpackOf, routeOf } from '@brisk/core/connection-map';
 import { Desk } from '../../session/desk';
 import { Keys } from '../../ui/keys';
+import { StopTabs, type StopTab } from '../../ui/stop-tabs';
 import { LookAgain } from './look-again';
 import { MapDraft } from '../../planning/map-draft';
 
 /** The survey stop of a job: its map, files of it, and, for a swap, its donor. What is being changed is shown above all. */
 @Component({
   selector: 'bl-survey',
-  imports: [LookAgain, MatButton, MatTabsModule, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [LookAgain, MatButton, RouterOutlet, StopTabs],
   providers: [MapDraft],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './survey.html',
@@ -36,14 +38,29 @@ export class Survey {
     };
   });
 
-  protected readonly tabs = computed(() => [
-    { path: '.', words: 'Map' },
-    { path: 'files', words: 'Files' },
+  private readonly router = inject(Router);
+  private readonly address = toSignal(
+    this.router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      map(() => this.router.url),
+      startWith(this.router.url),
+    ),
+    { initialValue: this.router.url },
+  );
+  /** The part that is open. */
+  protected readonly here = computed(() => {
+    const [part] = this.address().split('/survey/').slice(1);
+    return part === undefined ? 'survey' : `survey/${part.replace(/[/?#].*/, '')}`;
+  });
+
+  protected readonly tabs = computed((): readonly StopTab[] => [
+    { at: 'survey', words: 'Map' },
+    { at: 'survey/files', words: 'Files' },
     ...(this.facts()?.swap
       ? [
-          { path: 'donor', words: 'Donor' },
-          { path: 'joints', words: 'Joints' },
-          { path: 'pull', words: 'Pull list' },
+          { at: 'survey/donor', words: 'Donor' },
+          { at: 'survey/joints', words: 'Joints' },
+          { at: 'survey/pull', words: 'Pull list' },
         ]
       : []),
   ]);
