@@ -159,12 +159,12 @@ async function sign(page: Page, hands: Hands, request: APIRequestContext, job: s
   await nothingWaits(page);
   // What is looked at and set by trying is done on pages of its own, and has browser runs of its own.
   await lookedAndSet(request, job);
-  await expect(point.getByText(/^Not yet\./)).toHaveCount(0);
   const grounds = page.getByRole('button', { name: /^Good: / });
   for (let left = await grounds.count(); left > 0; left = await grounds.count()) {
     await hands.press(grounds.first());
     await expect(grounds).toHaveCount(left - 1);
   }
+  await expect(point.getByText(/^Not yet\./)).toHaveCount(0);
   for (const look of await point.getByRole('checkbox').all()) await hands.press(look);
   await hands.press(page.getByRole('button', { name: /^Sign as/ }));
   await expect(point.getByRole('heading', { name })).toHaveCount(0);

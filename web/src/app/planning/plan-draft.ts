@@ -169,7 +169,8 @@ export class PlanDraft {
     const now = this.now();
     if (!now) return;
     this.push({ settings, ...workOrder(now), words });
-    this.look(900, words);
+    // What it gains is the order’s, and not that of whoever leaves: the words say so.
+    this.look(900, `${words}, in a better order`);
   }
 
   /** Puts `ids` before `target`, or last. Where that breaks something, says what, and leaves the plan as it was. */

@@ -198,7 +198,9 @@ describe('a day', () => {
     await field.setValue('the day after');
     await send();
     expect(page.form.valid).toBe(false);
-    expect(await (await labelled('Due')).getTextErrors()).toEqual(['A day is needed here, as 30.11.2026, or nothing.']);
+    expect(await (await labelled('Due')).getTextErrors()).toEqual([
+      'A day is needed here, as 30 Nov 2026, or nothing.',
+    ]);
   });
 
   it('is picked from a calendar', async () => {

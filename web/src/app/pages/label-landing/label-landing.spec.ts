@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { of, throwError } from 'rxjs';
 import { Api } from '../../api/api';
+import { tick } from '../../../testing/open-job';
 import { testJob, theirEntry } from '../../../testing/test-job';
 import { LabelLanding } from './label-landing';
 
@@ -24,6 +25,7 @@ async function land(number: string, api: Partial<Record<'jobByCode' | 'job', unk
   fixture.componentRef.setInput('number', number);
   fixture.componentRef.setInput('code', 'abc');
   await fixture.whenStable();
+  await tick(5);
   fixture.detectChanges();
   return { words: (fixture.nativeElement as HTMLElement).textContent ?? '', url: TestBed.inject(Router).url };
 }

@@ -8,6 +8,8 @@ import { problemAnswer } from '../../../testing/problem-answer';
 import { JobsInMemory } from '../../../testing/jobs-in-memory';
 import { pressable, tick } from '../../../testing/open-job';
 import { stillAndPlain } from '../../../testing/still-and-plain';
+import { FakeServer } from '../../../testing/fake-server';
+import { Api } from '../../api/api';
 import { PeopleApi } from '../../api/people-api';
 import { Door } from '../../session/door';
 import { JobsHere } from '../../session/jobs-here';
@@ -43,6 +45,7 @@ async function open(session: Session) {
       stillAndPlain,
       provideRouter([]),
       { provide: PeopleApi, useValue: api },
+      { provide: Api, useValue: new FakeServer() },
       // Putting out asks first; here it is always meant.
       { provide: Ask, useValue: { ask: sure } },
       { provide: JobsHere, useClass: JobsInMemory },
