@@ -4,6 +4,8 @@ import { expect, type Locator, type Page } from '@playwright/test';
 export interface Hands {
   readonly press: (what: Locator) => Promise<void>;
   readonly write: (field: Locator, words: string) => Promise<void>;
+  /** Takes what is called `words` from the list that `box` opens. */
+  readonly pick: (box: Locator, words: string) => Promise<void>;
   /** Does what a single key does, where this way of working has one; false where it has none. */
   readonly key: (key: string) => Promise<boolean>;
   readonly touches: () => number;
@@ -23,6 +25,11 @@ export function byTouch(): Hands {
       // A label that lies over its field takes the touch, and hands it on.
       await field.tap({ force: true });
       await field.fill(words);
+    },
+    pick: async (box, words) => {
+      touches += 2;
+      await box.tap();
+      await box.page().getByRole('option', { name: words, exact: true }).tap();
     },
     key: () => Promise.resolve(false),
     touches: () => touches,
@@ -68,6 +75,15 @@ export function byKeyboard(page: Page): Hands {
       await reach(field);
       await page.keyboard.press('ControlOrMeta+a');
       await page.keyboard.type(words);
+    },
+    pick: async (box, words) => {
+      touches += 1;
+      await reach(box);
+      await page.keyboard.press('Home');
+      for (let down = 0; (await box.textContent())?.trim() !== words; down += 1) {
+        if (down > 20) throw new Error(`“${words}” is not in the list.`);
+        await page.keyboard.press('ArrowDown');
+      }
     },
     key: async (key) => {
       touches += 1;

@@ -42,7 +42,7 @@ export async function wrongAtStep(page: Page): Promise<readonly string[]> {
     ];
     const keys = [...hand.querySelectorAll('.keys-band button')];
     for (const element of [...cautions, ...attested, ...keys]) {
-      element.scrollIntoView({ block: 'nearest' });
+      if (!shown(element)) element.scrollIntoView({ block: 'nearest' });
       const { width } = element.getBoundingClientRect();
       if (width > frame().width + 1) wrong.push(`${named(element)} is wider than the screen`);
       else if (element.getBoundingClientRect().height <= frame().height && !shown(element))

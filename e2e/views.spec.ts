@@ -52,6 +52,7 @@ const WIDE = { width: 1280, height: 800 };
 const NARROWER = [
   { width: 820, height: 1180 },
   { width: 390, height: 844 },
+  { width: 320, height: 640 },
 ];
 
 /** Turns the whole page to its colours of the night, or of the day. */
@@ -86,6 +87,15 @@ async function sidewaysPx(page: Page): Promise<number> {
   return page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 }
 
+/** Words on the page that have a place in them which nobody filled: “raised , by the plan”, “NaN min”. */
+async function emptySlots(page: Page): Promise<readonly string[]> {
+  const words = await page.evaluate(() => document.body.innerText);
+  return words
+    .split('\n')
+    .filter((line) => /\b(undefined|NaN|null)\b|\[object |\w ,|\(\s*\)|,\s*,|\w \.(\s|$)/.test(line))
+    .map((line) => line.trim());
+}
+
 for (const [job, views] of Object.entries(VIEWS))
   test(`the views of ${job} are named, whole at every size, by day and night, and all our own`, async ({
     page,
@@ -112,6 +122,10 @@ for (const [job, views] of Object.entries(VIEWS))
         await page.setViewportSize(size);
         expect.soft(await sidewaysPx(page), `${view} scrolls sideways at ${size.width}`).toBeLessThanOrEqual(0);
       }
+      expect.soft(await emptySlots(page), `${view} has a place that nobody filled`).toEqual([]);
+      await page.evaluate(() => (document.documentElement.style.fontSize = '200%'));
+      expect.soft(await sidewaysPx(page), `${view} scrolls sideways in large letters`).toBeLessThanOrEqual(0);
+      await page.evaluate(() => (document.documentElement.style.fontSize = ''));
       await turnTo(page, 'night');
       expect.soft(await lastingFaults(page), `${view} at night, narrow`).toEqual([]);
       await turnTo(page, 'day');

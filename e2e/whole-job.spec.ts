@@ -99,7 +99,7 @@ async function surveyed(page: Page, hands: Hands, title: string): Promise<string
   const job = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? '';
   await hands.press(page.getByRole('button', { name: 'Find a better order' }));
   await hands.press(page.getByRole('button', { name: 'Follow this plan' }));
-  await hands.press(page.getByRole('link', { name: 'Begin' }));
+  await hands.press(page.getByRole('link', { name: 'Begin', exact: true }));
   await hand(page).waitFor();
   return job;
 }
@@ -147,8 +147,7 @@ async function oneStep(page: Page, hands: Hands, request: APIRequestContext, job
   await hands.write(page.getByLabel('Volts at rest'), '12,6');
   await hands.write(page.getByLabel('Lowest while cranking'), '10,4');
   await hands.write(page.getByLabel('On the starter'), '3');
-  await hands.press(page.getByRole('combobox', { name: 'What it did' }));
-  await hands.press(page.getByRole('option', { name: RESULT_WORDS.runs, exact: true }));
+  await hands.pick(page.getByRole('combobox', { name: 'What it did' }), RESULT_WORDS.runs);
   await hands.press(attempt);
   return nothingWaits(page);
 }

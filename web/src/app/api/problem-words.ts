@@ -27,3 +27,18 @@ export function problemWords(error: unknown): string {
     return 'The server does not answer. Look whether it runs and whether this device is on its network.';
   return 'Something went wrong here. Load the page again.';
 }
+
+/** Answers that will be the same however often it is sent. */
+const STAY_SO: ReadonlySet<ProblemKind | undefined> = new Set<ProblemKind>([
+  'refused',
+  'bad-input',
+  'id-used',
+  'too-large',
+  'not-json',
+  'not-allowed',
+]);
+
+/** Whether what was answered with a problem of `kind` will be answered the same again. */
+export function staysSo(kind: ProblemKind | undefined): boolean {
+  return STAY_SO.has(kind);
+}

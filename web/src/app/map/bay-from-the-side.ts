@@ -170,6 +170,8 @@ export class BayFromTheSide {
     if (!tape || this.view() !== 'side') return undefined;
     const { width, height } = this.frame();
     const edge = TAPE_PX * this.pixel();
+    // Along the floor, where little else is drawn.
+    const low = height - 2 * edge;
     const at = (mm: number) => this.on(tape.on === 'x' ? { x: mm, y: 0, z: 0 } : { x: 0, y: 0, z: mm });
     const along = tape.on === 'x';
     const [from, to] = [tape.fromMm, tape.toMm].map((mm) => at(mm)[along ? 0 : 1]);
@@ -177,9 +179,9 @@ export class BayFromTheSide {
     const line = (mm: number) => (along ? { x1: mm, x2: mm, y1: 0, y2: height } : { x1: 0, x2: width, y1: mm, y2: mm });
     return {
       held: [line(from), line(to)],
-      line: along ? { x1: from, x2: to, y1: edge, y2: edge } : { x1: edge, x2: edge, y1: from, y2: to },
+      line: along ? { x1: from, x2: to, y1: low, y2: low } : { x1: edge, x2: edge, y1: from, y2: to },
       x: along ? (from + to) / 2 : edge + this.pixel() * 8,
-      y: along ? edge - this.pixel() * 8 : (from + to) / 2,
+      y: along ? low - this.pixel() * 8 : (from + to) / 2,
       along,
       words: tape.words,
     };

@@ -1,7 +1,6 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { LONGEST } from '@brisk/contracts/fields';
-import type { ProblemKind } from '@brisk/contracts/problem';
 import type { Job, LedgerTail } from '@brisk/contracts/job';
 import { revisionOf } from '@brisk/contracts/revision';
 import {
@@ -9,7 +8,7 @@ import {
   extend,
   rebased,
   replay,
-  startOf,
+  foldLedger,
   type EntryBody,
   type JobState,
   type LedgerEntry,
@@ -35,7 +34,7 @@ import {
 import { v4 as uuid } from 'uuid';
 import { Api } from '../api/api';
 import { Drawn } from '../ui/drawn';
-import { problemKind, problemWords } from '../api/problem-words';
+import { problemKind, problemWords, staysSo } from '../api/problem-words';
 import { HeldUpList, type HeldUp } from './held-up';
 import { JobsHere } from './jobs-here';
 import { Lookout } from './lookout';
@@ -52,16 +51,6 @@ const SEND_REST_AFTER_MS = 10;
 const AT_ONCE = 100;
 /** An answer is waited for so long; then it is asked anew, in smaller bits. */
 const ANSWER_WITHIN_MS = 40_000;
-const WATCH_EVERY_MS = 2_000;
-/** Answers that will be the same however often it is sent. */
-const REFUSALS: ReadonlySet<ProblemKind> = new Set([
-  'refused',
-  'bad-input',
-  'id-used',
-  'too-large',
-  'not-json',
-  'not-allowed',
-]);
 const NO_ROOM = 'This device has no room left to keep it. Nothing was recorded.';
 /**
  * One open job: what the server has confirmed, what this device recorded since, and the fold of both. Entries are kept
@@ -144,9 +133,8 @@ export class Desk {
         this.api.replan(id, { revision, plan, ...(survey ? { survey } : {}), ...(swap ? { swap } : {}) }),
       );
       if (id !== this.id) return undefined;
-      const entries = this.confirmed()?.entries ?? [];
       this.job.set(job);
-      this.adopt(extend(startOf(job.plan), entries));
+      this.adopt(foldLedger(job.plan, this.confirmed()?.entries ?? []));
       return undefined;
     } catch (error) {
       if (problemKind(error) === 'stale-revision') await this.load(id);
@@ -172,9 +160,7 @@ export class Desk {
         takeUntilDestroyed(),
       )
       .subscribe();
-    timer(0, WATCH_EVERY_MS)
-      .pipe(takeUntilDestroyed())
-      .subscribe(() => this.sends.look(this.kept(), Date.now()));
+    this.sends.watch(this.kept);
   }
 
   /** Why `bodies` may not be recorded now, none when they may. */
@@ -293,7 +279,7 @@ export class Desk {
       const known = this.confirmed() === undefined ? before?.entries.length : undefined;
       if (id !== this.id) return;
       this.job.set(job);
-      this.adopt(extend(startOf(job.plan), entries), known);
+      this.adopt(foldLedger(job.plan, entries), known);
       this.line.set('up');
       this.send.next();
     } catch (error) {
@@ -312,7 +298,7 @@ export class Desk {
     const kept = await this.jobsHere.read(id);
     if (!kept || id !== this.id || this.confirmed() !== undefined) return;
     this.job.set(kept.job);
-    this.adopt(extend(startOf(kept.job.plan), kept.entries));
+    this.adopt(foldLedger(kept.job.plan, kept.entries));
   }
 
   /**
@@ -341,9 +327,7 @@ export class Desk {
   /** `state` carried on by `entries`: what is shown already, where that is no other. */
   private with(state: JobState, entries: readonly LedgerEntry[]): JobState {
     const shown = this.state();
-    const here = this.waiting();
-    const same = here.length === entries.length && here.every(({ id }, index) => id === entries[index]?.id);
-    return shown && same ? shown : extend(state, entries);
+    return shown && this.onlyHere.isAll(entries) ? shown : extend(state, entries);
   }
 
   /** Sends what waits, or else looks for what is new. */
@@ -394,7 +378,7 @@ export class Desk {
     if (error instanceof TimeoutError) this.atOnce = Math.max(1, Math.floor(this.atOnce / 4));
     const kind = problemKind(error);
     if (kind === 'stale-position') return defer(() => this.load(asked));
-    if (kind && REFUSALS.has(kind)) {
+    if (staysSo(kind)) {
       const [only] = batch;
       if (batch.length === 1 && only) {
         const rest = this.waiting().filter(({ id }) => id !== only.id);

@@ -27,6 +27,12 @@ export class OnlyHere {
     this.held.set(this.heldUpList.read(job));
   }
 
+  /** Whether `entries` are all that waits. */
+  isAll(entries: readonly LedgerEntry[]): boolean {
+    const waits = this.waits();
+    return waits.length === entries.length && waits.every(({ id }, index) => id === entries[index]?.id);
+  }
+
   /** Keeps `entries` as all that waits. Throws where the device has no room left, and then all is as before. */
   keep(entries: readonly LedgerEntry[]): void {
     this.outbox.keep(this.job, entries);

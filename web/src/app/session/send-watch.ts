@@ -1,10 +1,12 @@
 import { signal } from '@angular/core';
 import { HttpErrorResponse } from '@angular/common/http';
-import { TimeoutError } from 'rxjs';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { TimeoutError, timer } from 'rxjs';
 import { problemWords } from '../api/problem-words';
 
 /** What waits and could not be sent for so long is told of. */
 const TOLD_AFTER_MS = 20_000;
+const LOOK_EVERY_MS = 2_000;
 const NO_ANSWER = 'The server takes what is sent and does not answer.';
 
 /** Said anew every ten seconds: whoever listens to the page is not talked over. */
@@ -22,6 +24,13 @@ export class SendWatch {
   private why = NO_ANSWER;
   /** Set while nothing gets through. */
   readonly stalled = signal<Stalled | undefined>(undefined, { equal: same });
+
+  /** Looks every other second from now on how many are `waiting`. Call within an injection context. */
+  watch(waiting: () => number): void {
+    timer(0, LOOK_EVERY_MS)
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => this.look(waiting(), Date.now()));
+  }
 
   /** Something got through. */
   moved(): void {

@@ -38,7 +38,7 @@ import {
 } from '@brisk/core/ledger';
 import { RAISING, raisedOnFor } from '@brisk/core/planning';
 import { halfOf, type Operation, type WorkPhase } from '@brisk/core/teardown';
-import { HEIGHT_WORDS, STATION_WORDS, duration, several, figureIn } from '@brisk/core/words';
+import { HEIGHT_WORDS, STATION_WORDS, several, figureIn } from '@brisk/core/words';
 import { EntryField } from '../ui/entry-field';
 import { FillsRest } from '../ui/fills-rest';
 import { AtTheJob } from '../session/at-the-job';
@@ -116,7 +116,6 @@ export class StepInHand {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly stations = STATION_WORDS;
   protected readonly heights = HEIGHT_WORDS;
-  protected readonly duration = duration;
   protected readonly several = several;
 
   protected readonly next = computed(() => nextUp(this.state(), this.phases()));
@@ -333,11 +332,6 @@ export class StepInHand {
     if (!this.tag()?.fresh) return;
     const code = await this.scanner.scan('Scan the label you stick on both halves');
     if (code) this.scanned.set(code.number);
-  }
-
-  /** Counts the set in again where it did not come out even. */
-  protected async countAgain(connection: string): Promise<void> {
-    await this.joints.countIn(connection);
   }
 
   protected litresHint({ circuit, direction, ranOut, joint }: FluidAtStep): string {
