@@ -102,6 +102,10 @@ function ringAt(page: Page): Promise<number> {
       const { outlineStyle, outlineWidth, outlineColor } = getComputedStyle(at);
       if (outlineStyle !== 'none' && !/rgba\(.*, 0\)|transparent/.test(outlineColor))
         widest = Math.max(widest, parseFloat(outlineWidth));
+      for (const indicator of at.parentElement?.querySelectorAll(':scope > .mat-focus-indicator') ?? []) {
+        const { content, borderTopWidth, display } = getComputedStyle(indicator, '::before');
+        if (content !== 'none' && display !== 'none') widest = Math.max(widest, parseFloat(borderTopWidth));
+      }
     }
     return widest;
   });
