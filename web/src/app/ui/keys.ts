@@ -27,9 +27,9 @@ export class Keys {
     document.addEventListener('keydown', (event) => this.press(event));
   }
 
-  /** Adds `actions` until the view that asks is gone. Call within an injection context. */
+  /** Adds `actions`, before those that are there, until the view that asks is gone. Call within an injection context. */
   use(...actions: readonly KeyAction[]): void {
-    this.list.update((before) => [...before, ...actions]);
+    this.list.update((before) => [...actions, ...before]);
     inject(DestroyRef).onDestroy(() =>
       this.list.update((before) => before.filter((action) => !actions.includes(action))),
     );
@@ -48,7 +48,7 @@ export class Keys {
   /** Gives `action` another key; whatever had that key gets the one it had, so that none is lost. */
   change(action: KeyAction, key: string): void {
     const before = this.keyOf(action);
-    const other = this.list().findLast((one) => one.key !== action.key && this.keyOf(one) === key);
+    const other = this.list().find((one) => one.key !== action.key && this.keyOf(one) === key);
     this.keep({ ...this.own(), [action.key]: key, ...(other ? { [other.key]: before } : {}) });
   }
 
@@ -70,7 +70,7 @@ export class Keys {
     if (target?.closest('input, textarea, select, [contenteditable], [role=combobox], [role=listbox], [role=menu]'))
       return;
     if (document.querySelector('.cdk-overlay-container [role=dialog]')) return;
-    const action = this.list().findLast((one) => this.keyOf(one) === event.key);
+    const action = this.list().find((one) => this.keyOf(one) === event.key);
     if (!action) return;
     event.preventDefault();
     action.act();

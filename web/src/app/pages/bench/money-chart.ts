@@ -20,6 +20,7 @@ import {
 } from 'chart.js';
 import { Night } from '../../session/night';
 import { chartLook, coloursOn } from '../../ui/chart-look';
+import { Written } from '../../ui/written';
 
 Chart.register(CategoryScale, Legend, LinearScale, LineController, LineElement, PointElement, Tooltip);
 
@@ -42,6 +43,7 @@ export class MoneyChart {
   readonly currency = input.required<string>();
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   private readonly night = inject(Night);
+  private readonly written = inject(Written);
   private chart: Chart | undefined;
 
   constructor() {
@@ -55,7 +57,7 @@ export class MoneyChart {
       this.chart = new Chart(element, {
         type: 'line',
         data: {
-          labels: days.map(({ day }) => day),
+          labels: days.map(({ day }) => (/\d/.test(day) ? this.written.shortDay(day) : day)),
           datasets: [
             {
               label: 'Spent on parts and costs',

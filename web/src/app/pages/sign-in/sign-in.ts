@@ -4,7 +4,7 @@ import { Router } from '@angular/router';
 import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { name, optionalName } from '@brisk/contracts/fields';
-import { passphrase, pin, said, type PersonHere, type Session } from '@brisk/contracts/people';
+import { passphrase, pin, ROLES, said, type PersonHere, type Role, type Session } from '@brisk/contracts/people';
 import { string, type Schema } from 'yup';
 import type { Observable } from 'rxjs';
 import { PeopleApi } from '../../api/people-api';
@@ -77,6 +77,12 @@ export class SignInView {
       this.pinning.reset();
       this.asked.set(person);
     }
+  }
+
+  /** Who leads sees most of it, and stands first; who only looks, last. */
+  protected leadsFirst<One extends { readonly role: Role }>(people: readonly One[]): readonly One[] {
+    const place = ({ role }: One) => ROLES.indexOf(role);
+    return [...people].sort((one, other) => place(other) - place(one));
   }
 
   /** One of the demo’s people, by one touch. */
