@@ -81,6 +81,7 @@ test('the sheets over a step say what is missing', async ({ page, request }) => 
   await page.getByLabel(/What is it/).fill('a clip of no concern');
   await choose(page, 'Kind', 'clip');
   await findInList(page, 'One end at', 'battery');
+  await findInList(page, 'Other end at', 'body');
   await page.getByRole('button', { name: 'Put it on the map' }).click();
   await expect(page.getByText(/ties neither the powerpack nor anything in its way/)).toBeVisible();
 });

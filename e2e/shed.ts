@@ -122,7 +122,7 @@ export async function copyOfDemoJob(request: APIRequestContext, title: string): 
   const text = await (await request.get(`/api/jobs/${source}/bundle`)).text();
   const fresh = new Map<string, string>();
   const copy = text.replace(
-    /"([0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-8[0-9a-f]{3}-[0-9a-f]{12})"/g,
+    /"([0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12})"/g,
     (_all, id: string) => {
       if (!fresh.has(id)) fresh.set(id, randomUUID());
       return `"${fresh.get(id)}"`;
