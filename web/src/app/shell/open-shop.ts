@@ -19,7 +19,6 @@ import { Door } from '../session/door';
       min-height: 44px;
       color: var(--ink-soft);
       font-size: 0.9375rem;
-      white-space: nowrap;
     }
   `,
 })
