@@ -1,5 +1,6 @@
 import type { Connection, ConnectionMap, Part } from '../connection-map/index.js';
 import { HEIGHT_WORDS, KIND_WORDS, STATION_WORDS, SYSTEM_WORDS, ZONE_WORDS } from '../words/index.js';
+import { plain } from './fields.js';
 
 /** The three tables a map can be written as. */
 export const TABLES = ['connections', 'parts', 'fasteners'] as const;
@@ -124,10 +125,9 @@ function partName({ parts }: ConnectionMap): (id: string) => string {
   const byId = new Map(parts.map((part) => [part.id, part.name]));
   const bearers = new Map<string, number>();
   for (const { id, name } of parts)
-    for (const words of new Set([id.toLowerCase(), name.toLowerCase()]))
-      bearers.set(words, (bearers.get(words) ?? 0) + 1);
+    for (const words of new Set([plain(id), plain(name)])) bearers.set(words, (bearers.get(words) ?? 0) + 1);
   return (id) => {
     const name = byId.get(id) ?? id;
-    return bearers.get(name.toLowerCase()) === 1 ? name : id;
+    return bearers.get(plain(name)) === 1 ? name : id;
   };
 }

@@ -16,6 +16,14 @@ describe('a map as rows', () => {
     expect(back).toEqual(map);
   });
 
+  it('comes back where two parts are told apart by a sign alone', () => {
+    const [pump] = smallMap.parts.filter(({ id }) => id === 'pump');
+    if (!pump) throw new Error('No pump');
+    const parts = [...smallMap.parts, { ...pump, id: 'second', name: pump.name.replace(' ', '-') }];
+    const alike = { ...smallMap, parts };
+    expect(readRows(alike, 'connections', own('connections'), rowsOf(alike, 'connections')).bad).toEqual([]);
+  });
+
   it('has only columns that can be read again', () => {
     for (const table of TABLES)
       for (const row of rowsOf(map, table)) expect(Object.keys(row)).toEqual(COLUMNS[table].map(({ id }) => id));

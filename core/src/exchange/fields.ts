@@ -26,7 +26,7 @@ export interface Reader {
 }
 
 /** Words as they are compared: without their article, whatever their case and the signs between them. */
-const plain = (words: string): string =>
+export const plain = (words: string): string =>
   words
     .toLowerCase()
     .replace(/[^\p{L}\p{N}]+/gu, ' ')

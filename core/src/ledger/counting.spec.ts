@@ -226,6 +226,17 @@ describe('fasteners as somebody found them', () => {
     ]);
     expect(fastenersToBuy(then(galled, judge(2, 'M10×1.5 × 40, 16 mm, 8.8')))).toEqual([]);
     expect(fastenersToBuy(then(galled, judge(0)))).toEqual([]);
+    // What is on the list of parts for that joint is bought; of more than that, the rest is left to buy.
+    const order = (quantity: number): EntryBody => ({
+      kind: 'part-needed',
+      need: 'bolts',
+      name: 'M10×1.5 × 40, 16 mm',
+      quantity,
+      reason: 'Galled',
+      operation: 'close:mount-left',
+    });
+    expect(fastenersToBuy(then(galled, order(2)))).toEqual([]);
+    expect(fastenersToBuy(then(galled, order(1)))).toEqual([expect.objectContaining({ count: 1, why: 'galled' })]);
     expect(refused(startOf(plan), judge(5))).toMatch(/only 4/);
     expect(refused(startOf(plan), { ...judge(1), set: 3 } as EntryBody)).toMatch(/no kind of fastener/);
   });

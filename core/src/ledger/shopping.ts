@@ -5,6 +5,9 @@ import { leftAndMissing, setsOf } from './counting.js';
 import { singleUseOpened } from './reading.js';
 import type { JobState } from './state.js';
 
+/** No name on the list of parts is longer. */
+const LONGEST_NAME = 120;
+
 /** Fasteners to be had new, and why, from what was opened and what was seen. */
 export interface FastenersToBuy {
   readonly connection: Connection;
@@ -18,20 +21,24 @@ export interface FastenersToBuy {
  * somebody has put on the list of parts already.
  */
 export function fastenersToBuy(state: JobState): readonly FastenersToBuy[] {
-  const listed = new Set(
-    [...state.needs.values()].flatMap(({ stage, operation, name }) =>
-      stage === 'returned' || operation === undefined ? [] : [`${operation} ${name}`],
-    ),
-  );
-  return allToBuy(state).filter((one) => {
+  const listed = new Map<string, number>();
+  for (const { stage, operation, name, quantity } of state.needs.values())
+    if (stage !== 'returned' && operation !== undefined) {
+      const key = `${operation} ${name}`;
+      listed.set(key, (listed.get(key) ?? 0) + quantity);
+    }
+  return allToBuy(state).flatMap((one) => {
     const { operation, name } = listedAs(one);
-    return !listed.has(`${operation} ${name}`);
+    const key = `${operation} ${name}`;
+    const there = Math.min(one.count, listed.get(key) ?? 0);
+    listed.set(key, (listed.get(key) ?? 0) - there);
+    return one.count > there ? [{ ...one, count: one.count - there }] : [];
   });
 }
 
 /** The step that takes what is to be bought, and the name it has on the list of parts. */
 export function listedAs(one: FastenersToBuy): { readonly operation: OperationId; readonly name: string } {
-  return { operation: operationId.close(one.connection.id), name: one.what };
+  return { operation: operationId.close(one.connection.id), name: one.what.slice(0, LONGEST_NAME) };
 }
 
 function allToBuy(state: JobState): readonly FastenersToBuy[] {

@@ -1,5 +1,4 @@
 import type {
-  Connection,
   ConnectionKind,
   ConnectionMap,
   FastenerSet,
@@ -68,11 +67,6 @@ export function heldBy(words: string): readonly FastenerSet[] {
   if (said === '') return [];
   const [, count = '1', what = said] = /^(\d{1,3})\s*(?:[x×*]|pieces?|pcs\.?|of)?\s+(\D.*|\d.*)$/i.exec(said) ?? [];
   return [{ count: Math.max(1, Number(count)), what: what.trim() }];
-}
-
-/** How what holds a connection is written in one line; only the first of several kinds. */
-export function heldWords({ fasteners: [first] }: Pick<Connection, 'fasteners'>): string {
-  return first ? `${first.count} × ${first.what}` : '';
 }
 
 function systemOf({ parts, body }: ConnectionMap, between: readonly PartId[]): System {

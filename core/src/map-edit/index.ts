@@ -4,7 +4,7 @@
  */
 export { applyEdit, type MapEdit } from './apply.js';
 export { effectOf, type Effect } from './effect.js';
-export { firstValues, heldBy, heldWords, kindIn, type FirstLook, type FirstValues } from './first-values.js';
+export { firstValues, heldBy, kindIn, type FirstLook, type FirstValues } from './first-values.js';
 export { freshId } from './fresh-id.js';
 export { oddPair } from './odd-pair.js';
 export { withFound } from './with-found.js';

@@ -73,7 +73,7 @@ export const connectionFields = () =>
     minutes: minutesGroup(),
     backMinutes: minutesGroup(),
     /** What holds it, in one line: of a new one only. */
-    held: text(optionalText().label('Held by')),
+    held: text(string().max(120).label('Held by')),
     tools: toolNames(),
     circuit: text(string().max(80).label('Fluid')),
     carriesLoad: new FormControl(false, { nonNullable: true }),
