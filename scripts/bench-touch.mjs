@@ -1,5 +1,6 @@
 /** How long a touch at the working step takes to show the next one, on a slow tablet. Part of `npm run bench`; by itself: `npm run bench:touch`. */
 import { randomUUID } from 'node:crypto';
+import { get } from 'node:http';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -134,8 +135,22 @@ export async function benchTouch(tell) {
           expectedPosition: position,
           entries: entries.slice(position, position + 200),
         });
-      await page.goto(`${address}/jobs/${id}/${stop}`, { waitUntil: 'networkidle' });
+      const fetched = new Set();
+      const note = (asked) => ['script', 'stylesheet'].includes(asked.resourceType()) && fetched.add(asked.url());
+      page.on('request', note);
+      await page.goto(`${address}/jobs/${id}/${stop}`);
       await page.locator('.hand .keys-band button').first().waitFor();
+      page.off('request', note);
+      await page.waitForLoadState('networkidle');
+      const sizes = await Promise.all([...fetched].map(transferredBytes));
+      tell(
+        `first load of the working step, ${stop}, compressed`,
+        sizes.reduce((sum, size) => sum + size, 0) / 1024,
+        'KiB',
+        {
+          files: fetched.size,
+        },
+      );
       await page.waitForTimeout(2_000);
       for (const slowed of [1, SLOWED]) {
         await slow.send('Emulation.setCPUThrottlingRate', { rate: slowed });
@@ -185,6 +200,14 @@ export async function benchTouch(tell) {
   }
 }
 
+/** Bytes of `url` as they cross the wire to a browser that takes gzip. */
+const transferredBytes = (url) =>
+  new Promise((resolve, reject) => {
+    get(url, { headers: { 'accept-encoding': 'gzip' } }, (answer) => {
+      let bytes = 0;
+      answer.on('data', (part) => (bytes += part.length)).on('end', () => resolve(bytes));
+    }).on('error', reject);
+  });
 const plain = (next) =>
   next !== undefined && !next.moveTo && !['hold-point', 'torque', 'wait'].includes(next.operation.kind);
 const stamped = (body) => ({ id: randomUUID(), at: new Date().toISOString(), by: 'Ines', ...body });

@@ -4,13 +4,14 @@ import { join } from 'node:path';
 import { rolldown } from 'rolldown';
 
 /** Where a crew’s day begins: what any of these takes is gathered by which of them take it. */
-const OFTEN_OPENED = ['Yard', 'JobShell', 'Plan', 'Strip'];
+const OFTEN_OPENED = ['Yard', 'JobShell', 'Plan', 'Strip', 'Refit', 'TorqueStep', 'AskDialog'];
 
 /** The addresses whose page names the scripts of these views, the narrower address before the wider one. */
 const SHOWN_AT = [
   ['/{yard}', ['Yard']],
   ['/jobs/:job/plan', ['JobShell', 'Plan']],
   ['/jobs/:job/strip', ['JobShell', 'Strip']],
+  ['/jobs/:job/refit', ['JobShell', 'Refit']],
   ['/jobs/:job{/*rest}', ['JobShell']],
 ];
 

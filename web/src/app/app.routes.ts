@@ -97,7 +97,7 @@ const behindTheDoor: Routes = [
         title: 'Parts and money',
         loadComponent: () => import('./pages/bench/views').then((m) => m.Parts),
       },
-      { path: 'refit', title: 'Refit', loadComponent: () => import('./pages/refit/views').then((m) => m.Refit) },
+      { path: 'refit', title: 'Refit', loadComponent: () => import('./pages/refit/refit').then((m) => m.Refit) },
       {
         path: 'refit/first-in',
         title: 'In first',

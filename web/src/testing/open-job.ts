@@ -121,6 +121,8 @@ export async function openView<View>(
   const desk = TestBed.inject(Desk);
   desk.open(testJob.id);
   await tick();
+  // What a view fetches only when it is shown is known to it by then.
+  await TestBed.compileComponents();
   const fixture = TestBed.createComponent(view);
   const feed = () => {
     for (const [name, value] of Object.entries(inputs(desk))) fixture.componentRef.setInput(name, value);

@@ -1,6 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, Injector, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatBottomSheet } from '@angular/material/bottom-sheet';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
 import type { Job } from '@brisk/contracts/job';
@@ -16,7 +15,7 @@ import {
 } from '@brisk/core/ledger';
 import { shiftReport } from '@brisk/core/shift';
 import { STATION_WORDS, sentence, several } from '@brisk/core/words';
-import { HeldSheet, type HeldList } from './held-sheet';
+import type { HeldList } from './held-sheet';
 import { AtTheJob } from '../session/at-the-job';
 import { formatDuration, intervalToDuration, type DurationUnit } from 'date-fns';
 import { firstValueFrom } from 'rxjs';
@@ -61,7 +60,7 @@ export class HoldLine {
 
   private readonly recorder = inject(Recorder);
   private readonly dialogs = inject(MatDialog);
-  private readonly sheets = inject(MatBottomSheet);
+  private readonly injector = inject(Injector);
   protected readonly who = computed(() => this.person.in(this.job().crew));
 
   /** On the way out what holds it; on the way back what is still open. */
@@ -94,14 +93,18 @@ export class HoldLine {
 
   constructor() {
     inject(Keys).use(
-      { key: 'h', words: 'What still holds it, by name', act: () => this.show('holds') },
-      { key: 'i', words: 'Open issues, by name', act: () => this.show('issues') },
+      { key: 'h', words: 'What still holds it, by name', act: () => void this.show('holds') },
+      { key: 'i', words: 'Open issues, by name', act: () => void this.show('issues') },
     );
   }
 
-  protected show(list: 'holds' | 'issues'): void {
+  protected async show(list: 'holds' | 'issues'): Promise<void> {
+    const [{ MatBottomSheet }, { HeldSheet }] = await Promise.all([
+      import('@angular/material/bottom-sheet'),
+      import('./held-sheet'),
+    ]);
     const { names, words } = this.holds();
-    this.sheets.open<HeldSheet, HeldList>(HeldSheet, {
+    this.injector.get(MatBottomSheet).open<InstanceType<typeof HeldSheet>, HeldList>(HeldSheet, {
       ariaLabel: list === 'holds' ? `What ${words}` : 'Open issues',
       data:
         list === 'holds'

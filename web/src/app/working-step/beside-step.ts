@@ -1,15 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { MatExpansionModule } from '@angular/material/expansion';
-import { MatListModule } from '@angular/material/list';
 import { possibleNow, type JobState } from '@brisk/core/ledger';
 import type { Operation, WorkPhase } from '@brisk/core/teardown';
 import { duration, several, STATION_WORDS } from '@brisk/core/words';
 import { BayHere } from '../map/bay-here';
 import { PhotoStrip } from '../photos/photo-strip';
-import { Selection } from '../session/selection';
 import { drawnAfter } from '../ui/drawn';
 import { InTurn } from '../ui/in-turn';
 import { HouseWords } from './house-words';
+import { OtherSteps } from './other-steps';
 import type { Turns } from './turns';
 
 /** What the working step leaves for later than itself: it is drawn in the frame after, and nothing of it is waited for. */
@@ -18,7 +17,7 @@ const FRAMES_AFTER = 2;
 /** Beside the step in hand: the bay as one sees it from there, photos, what comes then, and what else could be done now. */
 @Component({
   selector: 'bl-beside-step',
-  imports: [BayHere, HouseWords, InTurn, MatExpansionModule, MatListModule, PhotoStrip],
+  imports: [BayHere, HouseWords, InTurn, MatExpansionModule, OtherSteps, PhotoStrip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *blInTurn="2">
@@ -42,14 +41,9 @@ const FRAMES_AFTER = 2;
             >{{ several(others().length, 'other step') }} possible now</mat-expansion-panel-header
           >
           <ng-template matExpansionPanelContent>
-            <mat-action-list>
-              @for (step of others(); track step.id) {
-                <button mat-list-item class="other" (click)="selection.take(step.id)">
-                  <span matListItemTitle>{{ step.title }}</span>
-                  <span matListItemLine>{{ step.where }}</span>
-                </button>
-              }
-            </mat-action-list>
+            @defer (on immediate) {
+              <bl-other-steps [steps]="others()" />
+            }
           </ng-template>
         </mat-expansion-panel>
       }
@@ -64,7 +58,6 @@ export class BesideStep {
   /** What comes after it. */
   readonly then = input.required<readonly Operation[]>();
   readonly turns = input.required<Turns>();
-  protected readonly selection = inject(Selection);
   protected readonly several = several;
 
   protected readonly drawn = drawnAfter(

@@ -139,7 +139,7 @@ describe('a joint bolt by bolt', () => {
 
   it('offers two at once on opposite sides', async () => {
     const view = await opened();
-    view.element.querySelector<HTMLButtonElement>('mat-slide-toggle button')?.click();
+    view.element.querySelector<HTMLInputElement>('mat-checkbox input')?.click();
     await view.settle();
     expect(view.element.querySelectorAll('g.next').length).toBe(2);
     await view.press(/^\s*Bolts 1 and 2/);

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, ou
 import { FormControl } from '@angular/forms';
 import { RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
-import { MatSlideToggle } from '@angular/material/slide-toggle';
+import { MatCheckbox } from '@angular/material/checkbox';
 import { oneOf, text } from '@brisk/contracts/fields';
 import type { Connection } from '@brisk/core/connection-map';
 import {
@@ -51,7 +51,7 @@ const THREADS_MET = ['dry', 'oiled', 'paste'] as const;
 /** A joint tightened bolt by bolt: the next one large on the drawing, the setting of the wrench, a touch for each. */
 @Component({
   selector: 'bl-joint-tightening',
-  imports: [BoltDrawing, EntryField, LiveWrench, MatButton, MatSlideToggle, PickOne, RouterLink],
+  imports: [BoltDrawing, EntryField, LiveWrench, MatButton, MatCheckbox, PickOne, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './joint-tightening.html',
   styleUrl: './joint-tightening.scss',

@@ -4,21 +4,21 @@ import { MatButton } from '@angular/material/button';
 import { MatExpansionModule } from '@angular/material/expansion';
 import { MatIcon } from '@angular/material/icon';
 import { stillOpen, unsettled } from '@brisk/core/ledger';
-import { fittedEarly } from '@brisk/core/lift';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { STATION_WORDS, sentence } from '@brisk/core/words';
 import { Desk } from '../../session/desk';
+import { drawnAfter } from '../../ui/drawn';
 import { Keys } from '../../ui/keys';
 import { PlanDraft } from '../../planning/plan-draft';
 import { HoldActions } from '../../working-step/hold-actions';
 import { StepInHand } from '../../working-step/step-in-hand';
-import { BellGap } from './bell-gap';
+import { GoingIn } from './going-in';
 import { RefitTabs } from './refit-tabs';
 
 /** The way back: in before lowering, down, by fingers, seated, torqued, connected, filled, battery last. */
 @Component({
   selector: 'bl-refit',
-  imports: [BellGap, MatButton, MatExpansionModule, MatIcon, RefitTabs, RouterLink, StepInHand],
+  imports: [GoingIn, MatButton, MatExpansionModule, MatIcon, RefitTabs, RouterLink, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './refit.html',
   styleUrl: './refit.scss',
@@ -41,17 +41,9 @@ export class Refit {
     const state = this.desk.state();
     return state !== undefined && unsettled(state, 'refit').some(({ kind }) => kind === 'lower');
   });
-  /** What was fitted before it is in: no way back was reckoned with it. */
-  protected readonly early = computed(() => {
-    const state = this.desk.state();
-    if (!state) return '';
-    const names = new Map(state.work.plan.map.parts.map(({ id, name }) => [id, name]));
-    return fittedEarly(state)
-      .map((part) => names.get(part) ?? part)
-      .join(', ');
-  });
+  private readonly drawn = drawnAfter(this.desk.state);
   protected readonly open = computed(() => {
-    const state = this.desk.state();
+    const state = this.drawn();
     return state ? stillOpen(state) : [];
   });
 

@@ -1,5 +1,4 @@
-/** What is loaded together: one file each for the browser to fetch cost more than all of them at once. */
-export { Refit } from './refit';
+/** What is loaded together, besides the working step itself: one file each for the browser to fetch cost more than all of them at once. */
 export { FirstInBoard } from './first-in';
 export { Together } from './together';
 export { SetAndTry } from './set-and-try';
