@@ -20,6 +20,7 @@ import { JointActions } from '../working-step/joint-actions';
 import { StepActions } from '../working-step/step-actions';
 import { Selection } from '../session/selection';
 import { drawnAfter } from '../ui/drawn';
+import { NotFetched } from '../ui/not-fetched';
 import { InTurn } from '../ui/in-turn';
 
 /** Around every stop of one job: the journey on the left, the stop's work, the picked step on the right, the hold line below. */
@@ -33,6 +34,7 @@ import { InTurn } from '../ui/in-turn';
     InTurn,
     JourneyRail,
     MatButton,
+    NotFetched,
     RouterLink,
     RouterOutlet,
     ShiftToRead,

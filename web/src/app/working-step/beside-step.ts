@@ -10,6 +10,7 @@ import { InTurn } from '../ui/in-turn';
 import { HouseWords } from './house-words';
 import { OtherSteps } from './other-steps';
 import type { Turns } from './turns';
+import { NotFetched } from '../ui/not-fetched';
 
 /** What the working step leaves for later than itself: it is drawn in the frame after, and nothing of it is waited for. */
 const FRAMES_AFTER = 2;
@@ -17,7 +18,7 @@ const FRAMES_AFTER = 2;
 /** Beside the step in hand: the bay as one sees it from there, photos, what comes then, and what else could be done now. */
 @Component({
   selector: 'bl-beside-step',
-  imports: [BayHere, HouseWords, InTurn, MatExpansionModule, OtherSteps, PhotoStrip],
+  imports: [BayHere, HouseWords, InTurn, MatExpansionModule, NotFetched, OtherSteps, PhotoStrip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ng-container *blInTurn="2">
@@ -43,6 +44,8 @@ const FRAMES_AFTER = 2;
           <ng-template matExpansionPanelContent>
             @defer (on immediate) {
               <bl-other-steps [steps]="others()" />
+            } @error {
+              <bl-not-fetched />
             }
           </ng-template>
         </mat-expansion-panel>

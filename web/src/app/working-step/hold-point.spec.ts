@@ -1,4 +1,4 @@
-import { TestBed } from '@angular/core/testing';
+import { DeferBlockBehavior, DeferBlockState, TestBed } from '@angular/core/testing';
 import { isDone } from '@brisk/core/ledger';
 import { openView, pressable, workedUntil } from '../../testing/open-job';
 import { Person } from '../session/person';
@@ -32,6 +32,15 @@ describe('a hold point', () => {
         confirmed: ['chocked', 'extinguisher', 'lead-tied'],
       },
     ]);
+  });
+
+  it('says so where it could not be fetched, and there is nothing to sign', async () => {
+    TestBed.configureTestingModule({ deferBlockBehavior: DeferBlockBehavior.Manual });
+    const view = await open();
+    const [asked] = await view.fixture.getDeferBlocks();
+    await asked?.render(DeferBlockState.Error);
+    expect(view.text()).toContain('This could not be fetched. Load the page again');
+    expect(() => pressable(view.element, /look|Sign as|Done/)).toThrow();
   });
 
   it('has a second person look and sign for themselves where two are asked for', async () => {

@@ -70,6 +70,7 @@ import { TorqueStep } from './torque-step';
 import { turnsBetweenTouches } from './turns';
 import { WaitClock } from './wait-clock';
 import { Written } from '../ui/written';
+import { NotFetched } from '../ui/not-fetched';
 
 /** The step in hand: what, where, how high, with what, what to watch, and one large key to say it is done. */
 @Component({
@@ -88,6 +89,7 @@ import { Written } from '../ui/written';
     MatButton,
     MatCheckbox,
     MatIcon,
+    NotFetched,
     PhotoKey,
     PagesFor,
     PhotoStrip,

@@ -14,11 +14,12 @@ import { HoldActions } from '../../working-step/hold-actions';
 import { StepInHand } from '../../working-step/step-in-hand';
 import { GoingIn } from './going-in';
 import { RefitTabs } from './refit-tabs';
+import { NotFetched } from '../../ui/not-fetched';
 
 /** The way back: in before lowering, down, by fingers, seated, torqued, connected, filled, battery last. */
 @Component({
   selector: 'bl-refit',
-  imports: [GoingIn, MatButton, MatExpansionModule, MatIcon, RefitTabs, RouterLink, StepInHand],
+  imports: [GoingIn, MatButton, MatExpansionModule, MatIcon, NotFetched, RefitTabs, RouterLink, StepInHand],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './refit.html',
   styleUrl: './refit.scss',
