@@ -84,9 +84,10 @@ function crewEntries(start: JobState, until: (state: JobState) => boolean): read
     if (next.length === 0) break;
     const moves = next.filter(({ kind }) => kind === 'height-set');
     const bodies = moves.length > 0 ? moves : [...counted(state), ...next];
+    const by = [...state.firstSigned.values()].some((first) => first.by === 'Ines') ? 'Tobias' : 'Ines';
     state = extend(
       state,
-      bodies.map((body) => ({ id: randomUUID(), at: new Date().toISOString(), by: 'Ines', ...body })),
+      bodies.map((body) => ({ id: randomUUID(), at: new Date().toISOString(), by, ...body })),
     );
   }
   return state.entries.slice(start.entries.length);

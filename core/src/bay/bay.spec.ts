@@ -82,6 +82,11 @@ describe('what is seen', () => {
     expect(near.some(({ id }) => id === 'propshaft')).toBe(false);
   });
 
+  it('draws what stands on the bench without the bay it came out of', () => {
+    const bench = drawBay(map, shape, { view: 'left', only: new Set(['engine', 'gearbox']), near: false });
+    expect(bench.seen.map(({ id }) => id).sort()).toEqual(['engine', 'gearbox']);
+  });
+
   it('still draws a map whose layout nobody drew, and parts nobody knows, each in a place of its own', () => {
     const odd = {
       ...map,

@@ -78,6 +78,8 @@ export interface Look {
   readonly off?: ReadonlySet<PartId>;
   /** What is drawn as joined; all that is seen from there, unless said. */
   readonly connections?: readonly Connection[];
+  /** Nothing but these parts, and no bay about them: what stands on the bench. */
+  readonly only?: ReadonlySet<PartId>;
   /** Only the neighbourhood of the connections, instead of the whole bay. */
   readonly near?: boolean;
 }
@@ -87,7 +89,7 @@ export interface Look {
  * looms by a plausible way.
  */
 export function drawBay(map: ConnectionMap, shape: MachineShape, look: Look): BayDrawing {
-  const { view, near = false, off = new Set(), lump = lumpOf(map, map.powerpacks[0]?.roots ?? []) } = look;
+  const { view, only, near = false, off = new Set(), lump = lumpOf(map, map.powerpacks[0]?.roots ?? []) } = look;
   const shown = look.connections ?? connectionsIn(map, shape, view);
   const joined = joints(shown, map, shape, view);
   const leaves = [...lump].flatMap((part) => shape.parts.get(part) ?? []);
@@ -108,8 +110,9 @@ export function drawBay(map: ConnectionMap, shape: MachineShape, look: Look): Ba
         )
       : frameRound([...whole, ...joined.flatMap(({ at, to }) => (to ? [at, to] : [at]))], ROOM_MM);
   const seen = [
-    ...shape.bay.map((one) => seenOf(one, view, 'bay', largest, off)),
+    ...(only ? [] : shape.bay.map((one) => seenOf(one, view, 'bay', largest, off))),
     ...[...shape.parts.values()]
+      .filter(({ id }) => only?.has(id) !== false)
       .sort((one, other) => nearness(view, one.extent) - nearness(view, other.extent))
       .map((one) => seenOf(one, view, lump.has(one.id) ? 'powerpack' : 'part', largest, off)),
   ].filter((one) => framesMeet(one.frame, frame) && !isGround(one, frame));

@@ -5,6 +5,7 @@ import {
   extend,
   gateOf,
   groundsOf,
+  jointNow,
   looksLeft,
   nextUp,
   openItems,
@@ -12,10 +13,11 @@ import {
   type AdjustmentNow,
   type EntryBody,
   type JobState,
+  type JointNow,
   type LedgerEntry,
 } from '../ledger/index.js';
 import { torqueFromNm } from '../units/index.js';
-import { wrenchFor } from '../torque/index.js';
+import { wrenchFor, type TighteningStage } from '../torque/index.js';
 
 /** A clock and an id maker for entries, a minute and a number apart. */
 export function recorder(by = 'Ines', startsAt = '2026-03-02T07:00:00.000Z') {
@@ -62,7 +64,9 @@ export function entriesForNext(state: JobState): readonly EntryBody[] {
       { kind: 'hold-point-signed', holdPoint: holdPoint.id, confirmed: holdPoint.confirmations.map(({ id }) => id) },
     ];
   }
-  if (operation.kind === 'torque' && operation.connection) {
+  const begun = operation.kind === 'torque' && !moveTo ? jointBegun(state, operation.connection) : undefined;
+  if (begun?.stage) return [...bodies, stageOf(operation.connection ?? '', begun, begun.stage)];
+  if (operation.kind === 'torque' && operation.connection && !begun) {
     const targetNm = state.work.connections.get(operation.connection)?.refit.torque?.targetNm ?? 0;
     bodies.push({
       kind: 'torque-read',
@@ -84,6 +88,23 @@ export function entriesForNext(state: JobState): readonly EntryBody[] {
     })),
   );
   return [...bodies, { kind: 'operation-done', operation: operation.id }];
+}
+
+/** The joint as it stands where somebody began it bolt by bolt. */
+function jointBegun(state: JobState, connection: string | undefined): JointNow | undefined {
+  return connection !== undefined && state.tightened.has(connection) ? jointNow(state, connection) : undefined;
+}
+
+/** All that is left of the stage a joint is in, each to its figure. */
+function stageOf(connection: string, { done, stageAt, order }: JointNow, stage: TighteningStage): EntryBody {
+  const bolts = order.filter((bolt) => (done[bolt] ?? 0) <= stageAt);
+  const of = { kind: 'bolts-tightened' as const, connection, stage: stageAt, bolts };
+  if (stage.is === 'angle') return { ...of, degrees: stage.degrees };
+  return {
+    ...of,
+    read: { value: stage.nm, unit: 'N·m' },
+    wrench: { id: 'crew', name: 'Crew', range: { lowestNm: stage.nm / 2, highestNm: stage.nm * 2 } },
+  };
 }
 
 const SEAT_MM = 22;

@@ -49,15 +49,16 @@ export class BayHere {
   });
   /** What is drawn; it stays the same while others go on recording. */
   private readonly seen = computed(
-    () => ({
-      lump: lumpOfPlan(this.state().work.plan),
-      // What is out stands on its stand and not in the bay; at the bench it is what one looks at.
-      off:
-        isAway(this.state()) && this.station() !== 'bench'
-          ? new Set([...partsOut(this.state()), ...lumpOfPlan(this.state().work.plan)])
-          : partsOut(this.state()),
-      connections: this.connections(),
-    }),
+    () => {
+      const state = this.state();
+      const lump = lumpOfPlan(state.work.plan);
+      const off = partsOut(state);
+      const connections = this.connections();
+      // What is out stands on its stand and not in the bay; at the bench it is what one looks at, and the bay is not there.
+      if (!isAway(state)) return { lump, off, connections };
+      if (this.station() !== 'bench') return { lump, off: new Set([...off, ...lump]), connections };
+      return { lump, off, connections, only: new Set([...lump, ...connections.flatMap(({ between }) => between)]) };
+    },
     { equal },
   );
   protected readonly drawing = computed(() =>

@@ -1,6 +1,7 @@
 import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
+import { TestBed } from '@angular/core/testing';
 import { MatMenuItemHarness } from '@angular/material/menu/testing';
-import { isDone, stopOf } from '@brisk/core/ledger';
+import { isAway, isDone, stopOf } from '@brisk/core/ledger';
 import { StepCard } from './step-card';
 import { HoldLine } from './hold-line';
 import { JourneyRail } from './journey-rail';
@@ -186,6 +187,24 @@ describe('the bay picture', () => {
     view.fixture.componentRef.setInput('state', { ...state, progress });
     view.fixture.detectChanges();
     expect(isRim('radiator')).toBe(true);
+  });
+
+  it('shows the powerpack on the bench by itself, and the bay without it', async () => {
+    const out = workedUntil((state) => isAway(state));
+    const drawnAt = async (station: string) => {
+      const view = await openView(BayHere, out, (desk) => ({
+        state: desk.state(),
+        connections: ['bell-bolts', 'bell-housing'].flatMap((id) => desk.state()?.work.connections.get(id) ?? []),
+        station,
+      }));
+      const solid = [...view.element.querySelectorAll('[data-part]:not(.rim-only)')];
+      TestBed.resetTestingModule();
+      return solid.map((part) => part.getAttribute('data-part'));
+    };
+    const bench = await drawnAt('bench');
+    expect(bench).toContain('engine');
+    expect(bench).not.toContain('radiator');
+    expect(await drawnAt('front')).not.toContain('engine');
   });
 
   it('tells left from right at the mounts', async () => {
