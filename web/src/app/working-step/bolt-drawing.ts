@@ -46,7 +46,7 @@ const MARGIN = 1.9;
     svg {
       display: block;
       width: 100%;
-      max-height: 46vh;
+      max-height: var(--drawn-high, 46vh);
       /* The ring of the keyboard reaches beyond the outermost bolts. */
       overflow: visible;
     }
