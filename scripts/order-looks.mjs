@@ -13,6 +13,9 @@ const pairs = (steps, bad) =>
     steps.slice(at + 1).some((other) => overlap(one, other) && (bad(one, other) || bad(other, one))),
   );
 
+/** Steps of the way in that bring the faces of engine and gearbox together. */
+const MEETS = /^lower:(gearbox-home|onto-gearbox|onto-shaft|push-home)$/;
+
 /** Each look: what is counted, and whether a job shows it. */
 export const LOOKS = {
   'weight taken or given with somebody underneath': ({ steps, loaded }) =>
@@ -253,7 +256,56 @@ export const LOOKS = {
           ),
       ),
     ),
+  'a bell undone before its converter is free of the plate': ({ steps }) =>
+    timeOf(steps, /^open:bell-/, latest) < timeOf(steps, /^open:converter-bolts$/, latest) &&
+    steps.some(({ operation: { id } }) => /^open:bell-/.test(id)),
+  'a converter bolted to its plate before the bell is closed': ({ steps }) =>
+    timeOf(steps, /^(start|close):converter-bolts$/, earliest) < timeOf(steps, /^(close|seat):bell-/, latest),
+  'a converter measured before it is on its shaft': ({ steps }) =>
+    timeOf(steps, /^do:converter-home$/, earliest) < timeOf(steps, /^close:converter-shaft$/, latest),
+  'faces that met, and nothing put into them by the same hands at once': ({ steps }) =>
+    steps.some(
+      (meets) =>
+        (/^shift:together-/.test(meets.operation.id) || MEETS.test(meets.operation.id)) &&
+        steps.some(({ operation: { id } }) => /^(start|close):bell-/.test(id)) &&
+        !steps.some((one) => /^(start|close):bell-/.test(one.operation.id) && straightOn(meets, one)),
+    ),
+  'a mount drawn up before the bell between engine and gearbox is closed': ({ back, map }) =>
+    map.connections.some(({ id, carriesLoad }) => {
+      const drawnUp = timeOf(back, new RegExp(`^close:${id}$`), earliest);
+      return (
+        carriesLoad &&
+        !/^bell-/.test(id) &&
+        drawnUp < timeOf(back, /^close:bell-/, latest) &&
+        !(drawnUp < timeOf(back, MEETS, latest))
+      );
+    }),
+  'a gearbox pushed home on an engine that no mount holds': ({ way, back }) =>
+    way.route.id === 'split' && timeOf(back, MEETS, earliest) < timeOf(back, /^close:(mount-|engine-mount)/, latest),
+  'a bar on the crank while pins hold it': ({ bench, map }) => {
+    const turning = new Set(map.parts.filter(({ movesWith }) => movesWith === 'crank').map(({ id }) => id));
+    const loading = bench.filter(
+      ({ operation: { id, connection } }) =>
+        !/^do:/.test(id) &&
+        map.connections.some(
+          ({ id: joint, kind, between }) =>
+            joint === connection && kind === 'bolted' && between.some((end) => turning.has(end)),
+        ),
+    );
+    return [
+      [/^do:pump-pinned$/, /^remove:high-pressure-pump$/],
+      [/^do:pump-set$/, /^do:pump-pin-out$/],
+      [/^do:crank-locked$/, /^do:crank-turned$/],
+    ].some(([from, to]) =>
+      loading.some(({ startMin }) => startMin > timeOf(bench, from, earliest) && startMin < timeOf(bench, to, latest)),
+    );
+  },
 };
+
+/** When the earliest or the latest step of the name begins; never, where there is none. */
+function timeOf(steps, name, which) {
+  return which(steps.filter(({ operation: { id } }) => name.test(id)))?.startMin ?? NaN;
+}
 
 function nameOf(list, id) {
   return `${id} ${list.find((one) => one.id === id)?.name ?? ''}`.toLowerCase();

@@ -254,7 +254,10 @@ const route = record<Route>({
   opensToo: optionalList(record<NonNullable<Route['opensToo']>[number]>({ connection: id(), why: text() }), 200),
   supports: list(id(), 40),
   liftSteps: list(namedStep(), 60),
-  lowerSteps: list(namedStep(), 60),
+  lowerSteps: list(
+    record<Route['lowerSteps'][number]>({ ...stepFields, id: id(), meets: optionalYesOrNo(), sits: named() }),
+    60,
+  ),
 });
 
 const scope = () =>
@@ -296,6 +299,7 @@ const chore = record<Chore>({
   wait: optionalYesOrNo(),
   photo: optionalYesOrNo(),
   recalls: named(),
+  pins: oneOf(['in', 'out']),
   measures: oneOf(SEAT_KINDS).optional(),
   where: scope(),
   after: deeds(),

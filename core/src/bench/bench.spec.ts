@@ -1,4 +1,4 @@
-import { usualMap } from '../layouts/index.js';
+import { compose, templateOf, usualMap } from '../layouts/index.js';
 import { RULES_NOW, type JobPlan } from '../connection-map/index.js';
 import { descendantsOf, operationId, type OperationId } from '../teardown/index.js';
 import { workOf } from '../work/index.js';
@@ -269,5 +269,56 @@ describe('the bench of a job', () => {
     const lifted = [...work.operations.values()].filter(({ phase }) => phase === 'lift').at(-1);
     const behind = descendantsOf(lifted?.id ?? '', work);
     for (const id of ids) expect([id, behind.has(id)]).toEqual([id, true]);
+  });
+});
+
+describe('two units that meet at the bench', () => {
+  const seal = benchOn(automatic, renewing('rear-crank-seal'));
+  const together = operationId.together('gearbox');
+
+  it('are bolted at once by whoever brought them together, and all else that ties them comes after', () => {
+    const first = operationId.start('bell-housing');
+    expect(seal.work.runs).toContainEqual({ first: together, then: first });
+    for (const other of ['filler-tube', 'gearbox-cooler-clip', 'converter-bolts'])
+      expect([other, seal.comesBefore(first, operationId.close(other))]).toEqual([other, true]);
+    // Whatever the bolts wait for is done by the time the faces meet.
+    for (const { before } of seal.work.into.get(first) ?? [])
+      expect([before, before === together || seal.comesBefore(before, together)]).toEqual([before, true]);
+  });
+
+  it('have their converter free before the bell is undone, and bolted to its plate when the bell is closed', () => {
+    expect(seal.comesBefore(operationId.open('converter-bolts'), operationId.open('bell-housing'))).toBe(true);
+    expect(seal.comesBefore(operationId.torque('bell-housing'), operationId.close('converter-bolts'))).toBe(true);
+  });
+
+  it('are as they were on a job of an earlier edition', () => {
+    const { work } = benchOn({ ...automatic, rules: 6 }, renewing('rear-crank-seal'));
+    expect(work.runs.filter(({ first }) => first === together)).toEqual([]);
+  });
+});
+
+describe('pins in crank or pump', () => {
+  const diesel: JobPlan = {
+    map: compose(templateOf('longitudinal-automatic'), { fuel: 'diesel-rail' }),
+    powerpack: 'engine-with-gearbox',
+    route: 'top',
+    rules: RULES_NOW,
+  };
+  const { steps, comesBefore, work } = benchOn(diesel, renewing('timing-drive', 'rear-crank-seal'));
+  const pinned = (which: 'in' | 'out') =>
+    (diesel.map.chores ?? [])
+      .filter(({ pins, id }) => pins === which && work.operations.has(operationId.chore(id)))
+      .map(({ id }) => operationId.chore(id));
+
+  it('are in only while nothing pulls at what turns with the crank', () => {
+    const loads = ['front-pulley-bolt', 'flexplate-bolts', 'converter-bolts'];
+    expect(pinned('in').length).toBeGreaterThan(0);
+    expect(steps.map(({ id }) => id)).toEqual(expect.arrayContaining(loads.map(operationId.open)));
+    for (const load of loads) {
+      for (const pin of pinned('in'))
+        expect([load, pin, comesBefore(operationId.open(load), pin)]).toEqual([load, pin, true]);
+      for (const pin of pinned('out'))
+        expect([load, pin, comesBefore(pin, operationId.close(load))]).toEqual([load, pin, true]);
+    }
   });
 });

@@ -11,6 +11,7 @@ import {
   type Operation,
   type OperationId,
   type Precedence,
+  type Run,
   type Teardown,
 } from '../teardown/index.js';
 import type { BenchDecisions } from './decisions.js';
@@ -18,7 +19,9 @@ import {
   apartEdges,
   changeEdges,
   lastBeforeLowering,
+  meetingsAtBench,
   partEdges,
+  pinEdges,
   reachEdges,
   renewalEdges,
   standEdges,
@@ -31,6 +34,8 @@ export interface Bench extends BenchRequirements {
   readonly operations: readonly Operation[];
   readonly precedence: readonly Precedence[];
   readonly hanging: readonly Hanging[];
+  /** Units brought together, and the first bolts of their faces. */
+  readonly meetings: readonly Run[];
   readonly because: ReadonlyMap<OperationId, string>;
 }
 
@@ -53,6 +58,7 @@ export function benchOf(plan: JobPlan, teardown: Teardown, decisions: BenchDecis
     ...standEdges(operations),
     ...apartEdges(required, opened, chores, stages),
     ...renewalEdges(plan, required, opened, stages),
+    ...pinEdges(plan, required, opened, chores, stages),
   ];
   // What is heavy is let down by whoever undoes its last fastener, at the bench as well.
   const { hanging, edges } = hangingParts(
@@ -62,11 +68,9 @@ export function benchOf(plan: JobPlan, teardown: Teardown, decisions: BenchDecis
     reached,
   );
   const basic = [...reached, ...edges, ...inHandEdges({ hanging }, stages)];
-  const precedence = [
-    ...basic,
-    ...changeEdges(plan, required, chores, stages, basic),
-    ...lastBeforeLowering(operations),
-  ];
+  const changed = [...basic, ...changeEdges(plan, required, chores, stages, basic)];
+  const met = meetingsAtBench(plan, required, opened, stages, changed);
+  const precedence = [...changed, ...met.edges, ...lastBeforeLowering(operations)];
   const because = new Map<OperationId, string>([
     ...[...required.opened].map(([id, why]) => [operationId.open(id), why] as const),
     ...[...required.removed].map(([id, why]) => [operationId.remove(id), why] as const),
@@ -75,7 +79,7 @@ export function benchOf(plan: JobPlan, teardown: Teardown, decisions: BenchDecis
     ...required.renewed.map(({ id, why }) => [operationId.renew(id), why] as const),
     ...chores.map(({ id, why }) => [operationId.chore(id), why] as const),
   ]);
-  return { ...required, operations, precedence, hanging, because };
+  return { ...required, operations, precedence, hanging, meetings: met.runs, because };
 }
 
 /** What is done at the bench, in no order yet, and what that was worked out from: enough to say what it costs. */

@@ -19,6 +19,14 @@ export interface Powerpack {
   readonly roots: readonly PartId[];
 }
 
+export interface LowerStep extends StepSpec {
+  readonly id: string;
+  /** With it the faces of two units come together. */
+  readonly meets?: boolean;
+  /** With it this unit is down on its mounts: they are closed before the next step, which brings another unit to it. */
+  readonly sits?: PartId;
+}
+
 export interface Route {
   readonly id: string;
   readonly name: string;
@@ -30,7 +38,7 @@ export interface Route {
   /** Conditions that must be in force before the pre-lift hold point. */
   readonly supports: readonly ConditionId[];
   readonly liftSteps: readonly (StepSpec & { readonly id: string })[];
-  readonly lowerSteps: readonly (StepSpec & { readonly id: string })[];
+  readonly lowerSteps: readonly LowerStep[];
 }
 
 /**
@@ -65,6 +73,8 @@ export interface Chore extends StepSpec {
   readonly recalls?: string;
   /** The seat that is measured at it. */
   readonly measures?: SeatKind;
+  /** It pins what turns with the crank, or takes the pins out: in between nothing is done that loads them. */
+  readonly pins?: 'in' | 'out';
   readonly after: readonly Deed[];
   readonly before: readonly Deed[];
 }

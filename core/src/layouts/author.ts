@@ -10,7 +10,7 @@ import type {
   PartId,
   RefitData,
   Renewal,
-  Route,
+  LowerStep,
   Station,
   StepHeight,
   StepSpec,
@@ -247,7 +247,7 @@ export function chore(
   id: string,
   half: Chore['half'],
   spec: StepSpec & Pick<Chore, 'wait'>,
-  order: Pick<Chore, 'why' | 'after' | 'before' | 'where' | 'photo' | 'recalls' | 'measures'> &
+  order: Pick<Chore, 'why' | 'after' | 'before' | 'where' | 'photo' | 'recalls' | 'measures' | 'pins'> &
     Pick<Optional<Chore>, 'when'>,
 ): Optional<Chore> {
   return { id, half, ...spec, ...order };
@@ -310,10 +310,11 @@ export function liftStep(
   title: string,
   tip: string,
   time: Time,
-  more: Partial<StepSpec> = {},
-): Route['liftSteps'][number] {
+  { meets, ...more }: Partial<StepSpec> & Pick<LowerStep, 'meets'> = {},
+): LowerStep {
   return {
     id,
+    ...(meets === undefined ? {} : { meets }),
     ...step({
       station: 'front',
       height: 'raised',

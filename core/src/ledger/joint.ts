@@ -5,6 +5,7 @@ import {
   stageWords,
   tighteningOrder,
   tighteningStages,
+  type JointIs,
   type TighteningStage,
   type TorqueVerdict,
 } from '../torque/index.js';
@@ -54,6 +55,9 @@ export function boltNumbers({ order }: Joint, bolts: readonly number[]): readonl
 /** Systems whose bolted joints hold panels and brackets, and seal nothing where no fluid runs. */
 const PANELS: ReadonlySet<System> = new Set(['body', 'electrics', 'cooling']);
 
+/** Systems whose bolted joints carry and seal nothing: mounts, wheels, suspension. */
+const MOUNTS: ReadonlySet<System> = new Set(['mounts', 'steering']);
+
 /** Orders that were worked out: the same drawing is asked for again and again. */
 const orders = new WeakMap<BoltPattern, readonly number[]>();
 
@@ -67,9 +71,14 @@ export function jointOf(state: JobState, connection: ConnectionId): Joint | unde
   const order = orders.get(pattern) ?? tighteningOrder(pattern.holes);
   orders.set(pattern, order);
   const bolts = pattern.holes.length;
-  // Ledgers of earlier editions name stages by their place among more of them.
-  const isPanel = heldTo(state, 6) && system !== undefined && PANELS.has(system) && circuit === undefined;
-  return { targetNm: torque.targetNm, pattern, bolts, order, stages: tighteningStages(torque, bolts, isPanel) };
+  const is = system === undefined || circuit !== undefined ? 'flange' : jointIs(state, system);
+  return { targetNm: torque.targetNm, pattern, bolts, order, stages: tighteningStages(torque, bolts, is) };
+}
+
+/** What a joint of `system` is that seals nothing. Ledgers of earlier editions name stages by their place among more of them. */
+function jointIs(state: JobState, system: System): JointIs {
+  if (PANELS.has(system) && heldTo(state, 6)) return 'panel';
+  return MOUNTS.has(system) && heldTo(state, 7) ? 'mount' : 'flange';
 }
 
 /**

@@ -1,4 +1,4 @@
-import { planHeldTo, type ConnectionMap, type JobPlan } from '../connection-map/index.js';
+import { planHeldTo, routeOf, type ConnectionMap, type JobPlan } from '../connection-map/index.js';
 import {
   choreEdges,
   choreOperation,
@@ -7,6 +7,7 @@ import {
   type DeedSteps,
   type Operation,
   type Precedence,
+  type Run,
   type Teardown,
 } from '../teardown/index.js';
 import {
@@ -17,9 +18,11 @@ import {
   loadBackEdges,
   looseGroupEdges,
   lowerEdges,
+  meetingOnTheWayIn,
   mountEdges,
   releaseEdges,
   reversedEdges,
+  sittingFirst,
   stageEdges,
   startEdges,
 } from './edges.js';
@@ -32,12 +35,15 @@ import {
   lowerOperations,
   releaseOperations,
 } from './operations.js';
+import { facesOf, unitsOf } from './faces.js';
 import { stagesOf, type Stages } from './stages.js';
 
 /** The way back: operations from lowering to handover and what must come before what. */
 export interface Refit {
   readonly operations: readonly Operation[];
   readonly precedence: readonly Precedence[];
+  /** Units brought together on the way in, and the first bolts of their faces. */
+  readonly meetings: readonly Run[];
 }
 
 /**
@@ -71,17 +77,24 @@ export function refitOf(plan: JobPlan, teardown: Teardown, inAll: Teardown = tea
   );
   const early = operations.filter(({ phase }) => phase === 'refit');
   const covering = operations.filter(({ phase }) => phase === 'handover');
-  const refitOnly = [
+  // Where no step of the route says that faces meet, they are started with the mounts.
+  const meets = planHeldTo(plan, 7) && routeOf(plan).lowerSteps.some((step) => step.meets === true);
+  const faces = meets ? facesOf(opened, unitsOf(map)) : [];
+  const sits = meets ? sittingFirst(plan, opened, faces) : undefined;
+  const sitting = sits?.joints ?? [];
+  const soFar = [
     ...choreEdges(chores, steps),
     ...stageEdges(opened, stages),
     ...looseGroupEdges(opened, stages),
     ...reversedEdges(plan, teardown, stages),
     ...inHandEdges(teardown, stages),
-    ...mountEdges(opened, stages),
-    ...lowerEdges(plan, teardown, opened, stages),
+    ...mountEdges(opened, stages, faces, sitting),
+    ...lowerEdges(plan, teardown, opened, stages, faces, sits),
     ...adaptEdges(plan, stages),
     ...releaseEdges(plan, teardown, operations, opened, stages),
   ];
+  const met = meetingOnTheWayIn(plan, opened, stages, faces, sitting, soFar);
+  const refitOnly = [...soFar, ...met.edges];
   const withLoad = [...refitOnly, ...loadBackEdges(map, operations, refitOnly)];
   const precedence = [
     ...withLoad,
@@ -89,7 +102,7 @@ export function refitOf(plan: JobPlan, teardown: Teardown, inAll: Teardown = tea
     ...startEdges(early, checks),
     ...coverEdges(covering, checks),
   ];
-  return { operations: [...operations, ...checks], precedence };
+  return { operations: [...operations, ...checks], precedence, meetings: met.runs };
 }
 
 /** The steps of the way back by what they are done to. */

@@ -16,9 +16,14 @@ import {
   type OperationId,
   type Precedence,
   type Reason,
+  type Run,
   type Teardown,
 } from '../teardown/index.js';
+import { firstBolts } from './faces.js';
 import type { Stages } from './stages.js';
+
+/** Said of what waits until the weight is on the mounts. */
+const HANGS = 'It hangs on the hoist until every mount is started: a few bolts all round, and no more before that.';
 
 /** Said of what goes on before what covers it. */
 export const LATER = 'Later it cannot be reached. On the way out: ';
@@ -147,21 +152,33 @@ export function inHandEdges(
   });
 }
 
-/** Mounts are started, seated and torqued together. */
-export function mountEdges(opened: readonly Connection[], stages: ReadonlyMap<string, Stages>): readonly Precedence[] {
-  const mounts = opened.filter(({ carriesLoad }) => carriesLoad).flatMap(({ id }) => stages.get(id) ?? []);
+/**
+ * Mounts are started, seated and torqued together; the `faces` of two units are no mounts, and those of a unit that is `sitting`
+ * before the other one comes are started and seated by themselves.
+ */
+export function mountEdges(
+  opened: readonly Connection[],
+  stages: ReadonlyMap<string, Stages>,
+  faces: readonly Connection[],
+  sitting: readonly Connection[],
+): readonly Precedence[] {
+  const mounts = opened.flatMap((joint) => {
+    const own = joint.carriesLoad && !faces.includes(joint) ? stages.get(joint.id) : undefined;
+    return own ? [{ ...own, sits: sitting.includes(joint) }] : [];
+  });
   return mounts.flatMap((one) =>
     mounts.flatMap((other): Precedence[] => {
       const edges: Precedence[] = [];
       if (one === other) return edges;
-      edges.push({
-        before: one.first,
-        after: other.close,
-        reason: {
-          kind: 'load path',
-          words: 'Every mount is started by hand before any is pulled down, or the holes walk off.',
-        },
-      });
+      if (one.sits === other.sits)
+        edges.push({
+          before: one.first,
+          after: other.close,
+          reason: {
+            kind: 'load path',
+            words: 'Every mount is started by hand before any is pulled down, or the holes walk off.',
+          },
+        });
       if (other.last !== other.close)
         edges.push({
           before: one.close,
@@ -176,12 +193,92 @@ export function mountEdges(opened: readonly Connection[], stages: ReadonlyMap<st
   );
 }
 
+/**
+ * Faces that met on the way in are bolted at once, by whoever brought them together and before the powerpack is moved any
+ * further; and they are drawn up before any mount is, which would pull them open.
+ */
+export function meetingOnTheWayIn(
+  plan: JobPlan,
+  opened: readonly Connection[],
+  stages: ReadonlyMap<string, Stages>,
+  faces: readonly Connection[],
+  sitting: readonly Connection[],
+  soFar: readonly Precedence[],
+): { readonly runs: readonly Run[]; readonly edges: readonly Precedence[] } {
+  const steps = routeOf(plan).lowerSteps.map(({ id, meets }) => ({ id: operationId.lower(id), meets }));
+  const at = steps.findIndex(({ meets }) => meets === true);
+  const first = steps[at]?.id;
+  const then = firstBolts(faces, stages, precedenceGraph(soFar));
+  if (first === undefined || then === undefined) return { runs: [], edges: [] };
+  const graph = precedenceGraph(soFar);
+  const later = descendantsOf(first, graph);
+  const next = steps[at + 1]?.id;
+  const reason: Reason = { kind: 'load path', words: 'Faces that met are bolted at once: nothing hangs on a shaft.' };
+  return {
+    runs: [{ first, then }],
+    edges: [
+      { before: first, after: then, reason },
+      ...(graph.into.get(then) ?? []).flatMap(({ before, reason: why }) =>
+        before !== first && !later.has(before) ? [{ before, after: first, reason: why }] : [],
+      ),
+      ...(next === undefined ? [] : [{ before: then, after: next, reason }]),
+      ...opened
+        .filter((joint) => joint.carriesLoad && !faces.includes(joint) && !sitting.includes(joint))
+        .flatMap(({ id }): readonly Precedence[] => {
+          const own = stages.get(id);
+          if (!own) return [];
+          return [
+            { before: then, after: own.first, reason },
+            ...faces.flatMap((face): readonly Precedence[] => {
+              const closed = stages.get(face.id)?.close;
+              if (closed === undefined) return [];
+              const words = 'The faces are closed before a mount pulls at either unit.';
+              return [
+                { before: closed, after: own.close, reason: { kind: 'load path', words } },
+                // What is still on the hoist is put down onto its mounts before anybody stays beneath it for long.
+                ...(next === undefined
+                  ? []
+                  : [{ before: own.first, after: closed, reason: { kind: 'load path', words: HANGS } } as const]),
+              ];
+            }),
+          ];
+        }),
+    ],
+  };
+}
+
+/** A unit that is down on its mounts with one step of the way in, before another unit is brought to it with the next. */
+export interface Sitting {
+  readonly step: string;
+  readonly next: string;
+  /** Its mounts. */
+  readonly joints: readonly Connection[];
+}
+
+/** The unit that sits first on the route of `plan`, where one does, with those of `opened` that are its mounts. */
+export function sittingFirst(
+  plan: JobPlan,
+  opened: readonly Connection[],
+  faces: readonly Connection[],
+): Sitting | undefined {
+  const steps = routeOf(plan).lowerSteps;
+  const at = steps.findIndex(({ sits }) => sits !== undefined);
+  const [step, next] = steps.slice(at, at + 2);
+  if (at < 0 || !step || !next) return undefined;
+  const joints = opened.filter(
+    (joint) => joint.carriesLoad && !faces.includes(joint) && joint.between.includes(step.sits ?? ''),
+  );
+  return { step: step.id, next: next.id, joints };
+}
+
 /** What is in before lowering, the way down, and what waits for the powerpack to be there. */
 export function lowerEdges(
   plan: JobPlan,
   teardown: Teardown,
   opened: readonly Connection[],
   stages: ReadonlyMap<string, Stages>,
+  faces: readonly Connection[],
+  sits: Sitting | undefined,
 ): readonly Precedence[] {
   const route = routeOf(plan);
   const preLower = operationId.hold('pre-lower');
@@ -205,7 +302,20 @@ export function lowerEdges(
     if (!own) continue;
     if (refit.beforeLowering !== undefined)
       edges.push({ before: own.last, after: preLower, reason: { kind: 'access', words: refit.beforeLowering } });
-    else if (boundary.has(id))
+    else if (sits && sits.joints.some((joint) => joint.id === id))
+      edges.push(
+        {
+          before: operationId.lower(sits.step),
+          after: own.first,
+          reason: { kind: 'sequence', words: 'It has to be down in the bay.' },
+        },
+        {
+          before: own.close,
+          after: operationId.lower(sits.next),
+          reason: { kind: 'load path', words: 'It sits on its mounts before another unit is pushed against it.' },
+        },
+      );
+    else if (boundary.has(id) && !faces.some((face) => face.id === id))
       edges.push({
         before: down,
         after: own.first,

@@ -1,5 +1,6 @@
-import { RULES_NOW, reachOf, type Connection, type Part } from '../connection-map/index.js';
+import { RULES_NOW, reachOf, type Connection, type JobPlan, type Part } from '../connection-map/index.js';
 import { connection, minutes, step } from '../layouts/author.js';
+import { usualMap } from '../layouts/index.js';
 import { ancestorsOf, HEAVY_KG, type Precedence } from '../teardown/index.js';
 import { EVERY_JOB } from '../testing/every-job.js';
 import { smallMap, smallPlan, smallPlanWith, withConnection, withMore } from '../testing/small-map.js';
@@ -290,5 +291,49 @@ describe('one rule of the way back at a time', () => {
     expect(fit?.tools).toEqual(['10 mm socket']);
     expect(fit?.tip).toBeUndefined();
     expect(fit).toMatchObject({ part: 'cover', kind: 'fit', title: 'Set the cover in place' });
+  });
+});
+
+describe('engine and gearbox that meet on the way in', () => {
+  const planBy = (layout: string, powerpack: string, route: string, rules = RULES_NOW): JobPlan => ({
+    map: usualMap(layout),
+    powerpack,
+    route,
+    rules,
+  });
+  const comesBefore = (work: Work, one: string, other: string) => before(other, work).has(one);
+
+  it('are bolted at once by the same people, wherever units are parted', () => {
+    const ways: readonly (readonly [layout: string, powerpack: string, route: string, meets: string, bolts: string])[] =
+      [
+        ['longitudinal-manual', 'gearbox', 'under', 'gearbox-home', 'bell-housing'],
+        ['longitudinal-manual', 'engine', 'top-engine', 'onto-gearbox', 'bell-housing'],
+        ['longitudinal-automatic', 'engine-with-gearbox', 'split', 'gearbox-home', 'bell-housing'],
+        ['transverse-cradle', 'engine', 'top-engine', 'onto-shaft', 'bell-housing'],
+        ['heavy-tilt-cab', 'engine', 'top-engine', 'onto-gearbox', 'bell-housing'],
+        ['rear-flat-air-cooled', 'engine', 'rear', 'push-home', 'bell-lower'],
+      ];
+    for (const [layout, powerpack, route, meets, bolts] of ways)
+      expect(workOf(planBy(layout, powerpack, route)).runs).toContainEqual({
+        first: `lower:${meets}`,
+        then: `start:${bolts}`,
+      });
+  });
+
+  it('are closed before a mount pulls at either, and hang no longer than it takes to start the mounts', () => {
+    const under = workOf(planBy('longitudinal-manual', 'gearbox', 'under'));
+    expect(comesBefore(under, 'close:bell-housing', 'close:gearbox-mount')).toBe(true);
+    const above = workOf(planBy('longitudinal-manual', 'engine', 'top-engine'));
+    expect(comesBefore(above, 'start:bell-housing', 'lower:on-mounts')).toBe(true);
+    expect(comesBefore(above, 'start:mount-left', 'close:bell-housing')).toBe(true);
+    expect(comesBefore(above, 'close:bell-housing', 'close:mount-left')).toBe(true);
+  });
+
+  it('meet under an engine that sits on its mounts by then', () => {
+    const split = workOf(planBy('longitudinal-manual', 'engine-with-gearbox', 'split'));
+    for (const mount of ['mount-left', 'mount-right'])
+      expect(comesBefore(split, `close:${mount}`, 'lower:gearbox-under')).toBe(true);
+    const asItWas = workOf(planBy('longitudinal-manual', 'engine-with-gearbox', 'split', 6));
+    expect(comesBefore(asItWas, 'close:mount-left', 'lower:gearbox-under')).toBe(false);
   });
 });

@@ -23,6 +23,7 @@ export function choreOperation({
   wait,
   where: _where,
   recalls,
+  pins: _pins,
   after: _after,
   before: _before,
   ...step

@@ -21,5 +21,5 @@ export { otherwiseMeant } from './meant.js';
 export { besideTheLast, clockwiseOrder, tighteningOrder, unevennessOf, type PlaceMm } from './order.js';
 export { FIRST_RACK, wrenchAt, type ShopWrench, type WrenchRack } from './rack.js';
 export { PULLS, simulatedWrench, WRENCH_EVERY_MS, type Pull, type WrenchReading } from './simulated-wrench.js';
-export { stageWords, tighteningStages, type TighteningStage } from './stages.js';
+export { stageWords, tighteningStages, type JointIs, type TighteningStage } from './stages.js';
 export { nextTurnDeg, turnsLeft } from './turns.js';

@@ -14,17 +14,27 @@ const SHARES_OF_FEW = [0.5, 1] as const;
 const PANEL_NM = 12;
 
 /**
+ * What a joint is, as far as it is drawn down evenly: a panel at once, a mount or a wheel that seals nothing in two stages, a
+ * flange in three.
+ */
+export type JointIs = 'panel' | 'mount' | 'flange';
+
+/**
  * The stages a joint of `bolts` bolts is brought to its figure in, once all of them are in by hand: the maker’s own where
- * the map has them, else 30, 60 and 100 % (a few: half, then all; one, and small bolts of a panel: at once), then the angle if there is one.
+ * the map has them, else 30, 60 and 100 % (a few, and mounts: half, then all; one, and small bolts of a panel: at once), then the angle if there is one.
  */
 export function tighteningStages(
   { targetNm, stages, angleDeg }: TorqueSpec,
   bolts: number,
-  isPanel = false,
+  is: JointIs = 'flange',
 ): readonly TighteningStage[] {
   const shares =
     stages ??
-    (isPanel && targetNm <= PANEL_NM ? [1] : bolts >= IN_THREE ? SHARES_OF_MANY : bolts > 1 ? SHARES_OF_FEW : [1]);
+    (bolts === 1 || (is === 'panel' && targetNm <= PANEL_NM)
+      ? [1]
+      : bolts >= IN_THREE && is !== 'mount'
+        ? SHARES_OF_MANY
+        : SHARES_OF_FEW);
   return [
     ...shares.map((share): TighteningStage => ({ is: 'torque', share, nm: share * targetNm })),
     ...(angleDeg === undefined ? [] : [{ is: 'angle', degrees: angleDeg } as const]),

@@ -49,10 +49,12 @@ function shyOf(some: readonly PlaceMm[], order: readonly number[]): readonly [ne
 describe('the bolts of a panel', () => {
   it('go to their figure at once, unless the map says otherwise', () => {
     const one = [{ is: 'torque', share: 1, nm: 9 }];
-    expect(tighteningStages({ targetNm: 9 }, 8, true)).toEqual(one);
+    expect(tighteningStages({ targetNm: 9 }, 8, 'panel')).toEqual(one);
     expect(tighteningStages({ targetNm: 9 }, 8)).toHaveLength(3);
-    expect(tighteningStages({ targetNm: 60 }, 8, true)).toHaveLength(3);
-    expect(tighteningStages({ targetNm: 9, stages: [0.5, 1] }, 8, true)).toHaveLength(2);
+    expect(tighteningStages({ targetNm: 60 }, 8, 'panel')).toHaveLength(3);
+    expect(tighteningStages({ targetNm: 110 }, 5, 'mount')).toHaveLength(2);
+    expect(tighteningStages({ targetNm: 110 }, 1, 'mount')).toHaveLength(1);
+    expect(tighteningStages({ targetNm: 9, stages: [0.5, 1] }, 8, 'panel')).toHaveLength(2);
   });
 });
 

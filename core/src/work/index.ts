@@ -107,7 +107,12 @@ function derived(whole: JobPlan, decided: BenchDecisions): Work {
     because: new Map([...teardown.because, ...bench.because]),
     bench,
     runs: planHeldTo(whole, 3)
-      ? [...torqueRuns(together, graph), ...runsOf([...teardown.hanging, ...bench.hanging], together)]
+      ? [
+          ...torqueRuns(together, graph),
+          ...runsOf([...teardown.hanging, ...bench.hanging], together),
+          ...bench.meetings,
+          ...refit.meetings,
+        ]
       : [],
   };
 }

@@ -6,6 +6,7 @@ import {
   fourStepsUp,
   gearboxDown,
   gearboxUp,
+  sitting,
   standAway,
   standBack,
 } from '../systems/ways.js';
@@ -81,7 +82,7 @@ export function lengthwiseRoutes(knownConnections: readonly string[]): readonly 
       opensToo: parted.filter(({ connection }) => knownConnections.includes(connection)),
       supports: ['powerpack-supported', 'gearbox-supported', 'engine-on-stand'],
       liftSteps: [...gearboxDown, standAway, ...fourStepsUp('over the nose')],
-      lowerSteps: [...backFromAbove, standBack, ...gearboxUp],
+      lowerSteps: [...sitting('engine', backFromAbove), standBack, ...gearboxUp],
     },
   ];
 }

@@ -124,7 +124,7 @@ export const rearFlatAirCooled: Template = {
           'Turn the crank by hand and push it home',
           'Lower studs first. Never pull it in with its bolts.',
           [4, 10, 30],
-          jack,
+          { ...jack, meets: true },
         ),
       ],
     },

@@ -159,7 +159,7 @@ export const converterWork: Piece = {
         why: 'Half seated, it breaks the pump when the housing is drawn up.',
         measures: 'converter-depth',
         where: { touches: PARTED },
-        after: [],
+        after: [{ connection: 'converter-shaft' }],
         before: joined,
       },
     ),

@@ -48,6 +48,10 @@ export const bellHousing: Piece = {
       access: [
         after('starter-bolts', 'Two of the bolts hold the starter.'),
         after('loom-bell-clips', 'The loom bracket sits under two bolt heads.'),
+        after(
+          'converter-bolts',
+          'With the bell undone nobody turns the crank any more: the converter is free of its plate first.',
+        ),
       ],
       tip: 'Crack them all, then out bit by bit. Draw a card: the lengths differ.',
       nm: 45,

@@ -88,6 +88,7 @@ export const insideTheEngine: Piece = {
       {
         why: 'Off by a tooth it does not run, and by two the valves meet the pistons.',
         photo: true,
+        pins: 'in',
         after: [{ undone: 'timing-cover' }],
         before: [{ renewal: 'timing-drive' }],
       },
@@ -103,6 +104,7 @@ export const insideTheEngine: Piece = {
       {
         why: 'The last moment at which a tooth out costs ten minutes.',
         recalls: 'crank-locked',
+        pins: 'out',
         after: [{ renewal: 'timing-drive' }],
         before: [{ part: 'timing-cover' }, { connection: 'timing-cover-bolts' }],
       },
@@ -142,6 +144,7 @@ export const insideTheEngine: Piece = {
       {
         why: 'Its place to the crank is the injection timing.',
         photo: true,
+        pins: 'in',
         // A bar on the pulley bolt would be a bar on the pin.
         after: [{ undone: 'front-pulley-bolt' }],
         before: [{ undone: 'pump-bolts' }],
@@ -158,6 +161,7 @@ export const insideTheEngine: Piece = {
       {
         why: 'Bolted up first, it is set by luck.',
         recalls: 'pump-pinned',
+        pins: 'in',
         after: [{ undone: 'pump-bolts' }, { chore: 'crank-turned' }],
         before: [{ part: 'high-pressure-pump' }, { connection: 'pump-bolts' }],
       },
@@ -165,6 +169,7 @@ export const insideTheEngine: Piece = {
     chore('pump-pin-out', 'bench', doing('Pin out of the injection pump, and count it', nose, [1, 1, 3]), {
       why: 'Left in, it breaks the first time somebody turns the crank.',
       where: { touches: ['pump-bolts'] },
+      pins: 'out',
       after: [{ connection: 'pump-bolts' }],
       before: [{ connection: 'front-pulley-bolt' }, { holdPoint: 'pre-lower' }],
     }),

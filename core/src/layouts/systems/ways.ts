@@ -1,3 +1,4 @@
+import type { LowerStep, PartId } from '../../connection-map/index.js';
 import { liftStep } from '../author.js';
 
 /** Up and over the nose. */
@@ -65,6 +66,7 @@ export const engineDown: readonly ReturnType<typeof liftStep>[] = [
     'Turn the crank by hand and bring the faces together',
     'The gap is the same all round. By hand, never with the bolts.',
     [5, 12, 35],
+    { meets: true },
   ),
   liftStep('on-mounts', 'Lower until the mount holes line up', 'A bar in the hole, never a finger.', [4, 8, 20]),
 ];
@@ -115,7 +117,7 @@ export const gearboxUp: readonly ReturnType<typeof liftStep>[] = [
     'Push it home on the dowels',
     'By hand. If it does not go, something is not in line.',
     [3, 8, 30],
-    jack,
+    { ...jack, meets: true },
   ),
 ];
 
@@ -186,3 +188,7 @@ export const standBack = liftStep(
   [3, 5, 10],
   { tools: ['engine hoist', 'engine stand', 'wood block'] },
 );
+
+/** With the last of `steps` the `unit` is down on its mounts, and another one is brought to it afterwards. */
+export const sitting = (unit: PartId, steps: readonly LowerStep[]): readonly LowerStep[] =>
+  steps.map((step, index) => (index === steps.length - 1 ? { ...step, sits: unit } : step));

@@ -91,6 +91,7 @@ export const routes: readonly Route[] = [
         'Turn the crank by hand until the splines mesh',
         'Faces together by hand, never by bolts.',
         [4, 10, 30],
+        { meets: true },
       ),
       liftStep('on-mounts', 'Lower until the mount holes line up', 'A bar in the hole, never a finger.', [4, 8, 20]),
     ],
