@@ -299,7 +299,7 @@ const chore = record<Chore>({
   wait: optionalYesOrNo(),
   photo: optionalYesOrNo(),
   recalls: named(),
-  pins: oneOf(['in', 'out']),
+  pins: oneOf(['in', 'out']).optional(),
   measures: oneOf(SEAT_KINDS).optional(),
   where: scope(),
   after: deeds(),
