@@ -282,6 +282,18 @@ export const LOOKS = {
     }),
   'a gearbox pushed home on an engine that no mount holds': ({ way, back }) =>
     way.route.id === 'split' && timeOf(back, MEETS, earliest) < timeOf(back, /^close:(mount-|engine-mount)/, latest),
+  'wheel bolts broken loose in the air': ({ out }) =>
+    out.some(
+      ({ operation: { id, connection }, startMin }) =>
+        /^open:.*wheel-.*bolts$|^open:wheel-/.test(id) &&
+        !out.some(
+          (one) =>
+            /crack .*wheel bolts/i.test(one.operation.title) &&
+            one.height === 'ground' &&
+            one.operation.id.endsWith(connection.replace('-bolts', '')) &&
+            one.endMin <= startMin,
+        ),
+    ),
   'a bar on the crank while pins hold it': ({ bench, map }) => {
     const turning = new Set(map.parts.filter(({ movesWith }) => movesWith === 'crank').map(({ id }) => id));
     const loading = bench.filter(

@@ -154,13 +154,28 @@ function oneSide(side: 'left' | 'right', wheel: Where): Piece {
         removal: removal(`Take the ${side} wheel off`, wheel, [1, 2, 4]),
       }),
     ],
+    chores: [
+      chore(
+        `crack-${road}`,
+        'out',
+        doing(`Crack the ${side} wheel bolts loose, no more than a quarter turn`, onGround(wheel), [1, 2, 5], {
+          tools: ['17 mm socket', 'breaker bar'],
+          tip: 'Wheel on the ground, chocked. They still hold it until it hangs.',
+        }),
+        {
+          why: 'In the air the wheel turns with the bar, and the machine rocks on its stands.',
+          after: [],
+          before: [{ connection: `${road}-bolts` }],
+        },
+      ),
+    ],
     connections: [
       driveline.bolted(`${road}-bolts`, `the ${side} wheel bolts`, [road, hub], wheel, [2, 3, 6], {
         tools: ['17 mm socket', 'breaker bar'],
         set: { count: 5, what: 'M12×1.5 × 25 wheel bolt, 17 mm' },
         access: [firstBothWays(`${hub}-nut`, 'The wheel never stands on a hub without its nut.', 'safety')],
         torqueHeight: 'ground',
-        tip: 'Cracked loose on the ground, out in the air.',
+        tip: 'Cracked before it went up. One left in by its last turns until the wheel is held.',
         nm: 110,
         again: true,
         back: 'Started by fingers, crosswise, final figure on the ground.',
@@ -238,4 +253,5 @@ export const driveShafts: Piece = {
     ...(oneSide('left', wheelLeft).connections ?? []),
     ...(oneSide('right', wheelRight).connections ?? []),
   ],
+  chores: [...(oneSide('left', wheelLeft).chores ?? []), ...(oneSide('right', wheelRight).chores ?? [])],
 };
