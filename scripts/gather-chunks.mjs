@@ -3,7 +3,7 @@ import { readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { rolldown } from 'rolldown';
 
-/** Where a crew’s day begins: what any of these takes is gathered by which of them take it. */
+/** Where a crew’s day begins, and what is fetched there when it comes: what any of these takes is gathered by which of them take it. */
 const OFTEN_OPENED = ['Yard', 'JobShell', 'Plan', 'Strip', 'Refit', 'TorqueStep', 'AskDialog'];
 
 /** The addresses whose page names the scripts of these views, the narrower address before the wider one. */

@@ -19,14 +19,14 @@ import {
   apartEdges,
   changeEdges,
   lastBeforeLowering,
-  meetingsAtBench,
   partEdges,
-  pinEdges,
   reachEdges,
   renewalEdges,
   standEdges,
 } from './edges.js';
+import { meetingsAtBench } from './meeting.js';
 import { benchOperations, benchPlace, removalOf, SET_ON_STAND } from './operations.js';
+import { pinEdges } from './pins.js';
 import { benchRequired, type BenchRequirements } from './required.js';
 
 /** The work between out and back: what is done, in what order, and why each is there at all. */

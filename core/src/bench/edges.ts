@@ -9,17 +9,15 @@ import {
   type PartId,
   type Reach,
 } from '../connection-map/index.js';
-import { facesOf, firstBolts, type Stages } from '../refit/index.js';
+import type { Stages } from '../refit/index.js';
 import {
   ancestorsOf,
-  descendantsOf,
   operationId,
   precedenceGraph,
   type Operation,
   type OperationId,
   type Precedence,
   type Reason,
-  type Run,
 } from '../teardown/index.js';
 import type { BenchRequirements } from './required.js';
 
@@ -186,71 +184,6 @@ export function apartEdges(
         },
       ]),
   ]);
-}
-
-/**
- * Whoever brings two units together goes straight on to the first bolts of their faces. So all that those wait for by `soFar` is
- * done before the two meet, and whatever else ties them comes after.
- */
-export function meetingsAtBench(
-  plan: JobPlan,
-  { pairs }: BenchRequirements,
-  opened: readonly Connection[],
-  stages: ReadonlyMap<ConnectionId, Stages>,
-  soFar: readonly Precedence[],
-): { readonly runs: readonly Run[]; readonly edges: readonly Precedence[] } {
-  if (!planHeldTo(plan, 7)) return { runs: [], edges: [] };
-  const graph = precedenceGraph(soFar);
-  const runs: Run[] = [];
-  const edges: Precedence[] = [];
-  for (const { stays, leaves, joints } of pairs) {
-    const faces = facesOf(opened, new Set([stays, leaves]));
-    const together = operationId.together(leaves);
-    const then = firstBolts(faces, stages, graph);
-    if (then === undefined) continue;
-    runs.push({ first: together, then });
-    const later = descendantsOf(together, graph);
-    for (const { before, reason } of graph.into.get(then) ?? [])
-      if (before !== together && !later.has(before)) edges.push({ before, after: together, reason });
-    for (const id of joints) {
-      const own = stages.get(id);
-      if (own && !faces.some((face) => face.id === id))
-        edges.push({ before: then, after: own.first, reason: sequence('Faces that met are bolted first of all.') });
-    }
-  }
-  return { runs, edges };
-}
-
-/** What loads the crank is undone before it is pinned, and done up again once the pins are out. */
-export function pinEdges(
-  plan: JobPlan,
-  { renewed }: BenchRequirements,
-  opened: readonly Connection[],
-  chores: readonly Chore[],
-  stages: ReadonlyMap<ConnectionId, Stages>,
-): readonly Precedence[] {
-  if (!planHeldTo(plan, 7)) return [];
-  const parts = partsById(plan.map);
-  const turns = (part: PartId) => parts.get(part)?.movesWith === 'crank';
-  const pinned = (which: 'in' | 'out') =>
-    chores.flatMap(({ id, pins }) => (pins === which ? [operationId.chore(id)] : []));
-  const reason: Reason = {
-    kind: 'safety',
-    words: 'Nothing pulls at the crank while pins hold it: they bend, or break what they sit in.',
-  };
-  const loading = opened.filter(
-    ({ kind, moves, between }) => moves?.includes('crank') || (kind === 'bolted' && between.some(turns)),
-  );
-  return [
-    ...pinned('in').flatMap((pin) => loading.map(({ id }) => ({ before: operationId.open(id), after: pin, reason }))),
-    ...pinned('out').flatMap((pin) => [
-      ...loading.flatMap(({ id }) => {
-        const own = stages.get(id);
-        return own ? [{ before: pin, after: own.first, reason }] : [];
-      }),
-      ...renewed.flatMap(({ id, at }) => (turns(at) ? [{ before: pin, after: operationId.renew(id), reason }] : [])),
-    ]),
-  ];
 }
 
 /** The other unit is held against the old one and stands in its place before anything goes over to it. */

@@ -19,6 +19,7 @@ export interface Powerpack {
   readonly roots: readonly PartId[];
 }
 
+/** A step of the way in. */
 export interface LowerStep extends StepSpec {
   readonly id: string;
   /** With it the faces of two units come together. */

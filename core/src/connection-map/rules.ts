@@ -10,7 +10,7 @@ import type { JobPlan } from './job-plan.js';
  * measured while they can be, joints are looked at as they go together and set by trying before the first start, and a tray
  * that came out short is kept open until the level is set. From the sixth on what is renewed is renewed with what has come, or it
  * is said that the old one went back. From the seventh on two faces that met are bolted at once by the same hands, nothing
- * loads the crank while it or the injection pump is pinned, and mounts and wheels are drawn down in two stages.
+ * loads the crank while it or the injection pump is pinned, and mounts are drawn down in two stages.
  */
 export const RULES_NOW = 7;
 

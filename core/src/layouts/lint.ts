@@ -13,7 +13,7 @@ import {
   type Way,
 } from '../connection-map/index.js';
 import { findLoop, operationId, precedenceGraph, type Reason } from '../teardown/index.js';
-import { facesOf, unitsOf } from '../refit/index.js';
+import { facesOf, partedUnits } from '../refit/index.js';
 import { workOf } from '../work/index.js';
 import type { Template } from './template.js';
 
@@ -74,7 +74,7 @@ export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map))
         say(at, 'It says nothing of the way out or back.');
       if (route.supports.length === 0) say(at, 'Nothing takes the weight.');
       const parted = map.connections.filter(({ id }) => work.operations.get(operationId.open(id))?.phase === 'strip');
-      if (facesOf(parted, unitsOf(map)).length > 0 && !route.lowerSteps.some(({ meets }) => meets === true))
+      if (facesOf(parted, partedUnits(map)).length > 0 && !route.lowerSteps.some(({ meets }) => meets === true))
         say(at, 'It parts two units, and does not say with which step their faces meet again.');
     } catch (error) {
       if (!(error instanceof CyclicMapError)) throw error;

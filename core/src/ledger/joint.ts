@@ -55,7 +55,7 @@ export function boltNumbers({ order }: Joint, bolts: readonly number[]): readonl
 /** Systems whose bolted joints hold panels and brackets, and seal nothing where no fluid runs. */
 const PANELS: ReadonlySet<System> = new Set(['body', 'electrics', 'cooling']);
 
-/** Systems whose bolted joints carry and seal nothing: mounts, wheels, suspension. */
+/** Systems whose bolted joints carry and seal nothing. */
 const MOUNTS: ReadonlySet<System> = new Set(['mounts', 'steering']);
 
 /** Orders that were worked out: the same drawing is asked for again and again. */

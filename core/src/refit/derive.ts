@@ -13,18 +13,14 @@ import {
 import {
   adaptEdges,
   batteryLast,
-  coverEdges,
   inHandEdges,
   loadBackEdges,
   looseGroupEdges,
   lowerEdges,
-  meetingOnTheWayIn,
   mountEdges,
   releaseEdges,
   reversedEdges,
-  sittingFirst,
   stageEdges,
-  startEdges,
 } from './edges.js';
 import {
   adaptOperations,
@@ -35,7 +31,9 @@ import {
   lowerOperations,
   releaseOperations,
 } from './operations.js';
-import { facesOf, unitsOf } from './faces.js';
+import { facesOf, partedUnits } from './faces.js';
+import { meetingOnTheWayIn, sittingFirst } from './meeting.js';
+import { coverEdges, startEdges } from './start.js';
 import { stagesOf, type Stages } from './stages.js';
 
 /** The way back: operations from lowering to handover and what must come before what. */
@@ -79,7 +77,7 @@ export function refitOf(plan: JobPlan, teardown: Teardown, inAll: Teardown = tea
   const covering = operations.filter(({ phase }) => phase === 'handover');
   // Where no step of the route says that faces meet, they are started with the mounts.
   const meets = planHeldTo(plan, 7) && routeOf(plan).lowerSteps.some((step) => step.meets === true);
-  const faces = meets ? facesOf(opened, unitsOf(map)) : [];
+  const faces = meets ? facesOf(opened, partedUnits(map)) : [];
   const sits = meets ? sittingFirst(plan, opened, faces) : undefined;
   const sitting = sits?.joints ?? [];
   const soFar = [

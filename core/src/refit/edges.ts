@@ -16,14 +16,10 @@ import {
   type OperationId,
   type Precedence,
   type Reason,
-  type Run,
   type Teardown,
 } from '../teardown/index.js';
-import { firstBolts } from './faces.js';
+import type { Sitting } from './meeting.js';
 import type { Stages } from './stages.js';
-
-/** Said of what waits until the weight is on the mounts. */
-const HANGS = 'It hangs on the hoist until every mount is started: a few bolts all round, and no more before that.';
 
 /** Said of what goes on before what covers it. */
 export const LATER = 'Later it cannot be reached. On the way out: ';
@@ -191,84 +187,6 @@ export function mountEdges(
       return edges;
     }),
   );
-}
-
-/**
- * Faces that met on the way in are bolted at once, by whoever brought them together and before the powerpack is moved any
- * further; and they are drawn up before any mount is, which would pull them open.
- */
-export function meetingOnTheWayIn(
-  plan: JobPlan,
-  opened: readonly Connection[],
-  stages: ReadonlyMap<string, Stages>,
-  faces: readonly Connection[],
-  sitting: readonly Connection[],
-  soFar: readonly Precedence[],
-): { readonly runs: readonly Run[]; readonly edges: readonly Precedence[] } {
-  const steps = routeOf(plan).lowerSteps.map(({ id, meets }) => ({ id: operationId.lower(id), meets }));
-  const at = steps.findIndex(({ meets }) => meets === true);
-  const first = steps[at]?.id;
-  const then = firstBolts(faces, stages, precedenceGraph(soFar));
-  if (first === undefined || then === undefined) return { runs: [], edges: [] };
-  const graph = precedenceGraph(soFar);
-  const later = descendantsOf(first, graph);
-  const next = steps[at + 1]?.id;
-  const reason: Reason = { kind: 'load path', words: 'Faces that met are bolted at once: nothing hangs on a shaft.' };
-  return {
-    runs: [{ first, then }],
-    edges: [
-      { before: first, after: then, reason },
-      ...(graph.into.get(then) ?? []).flatMap(({ before, reason: why }) =>
-        before !== first && !later.has(before) ? [{ before, after: first, reason: why }] : [],
-      ),
-      ...(next === undefined ? [] : [{ before: then, after: next, reason }]),
-      ...opened
-        .filter((joint) => joint.carriesLoad && !faces.includes(joint) && !sitting.includes(joint))
-        .flatMap(({ id }): readonly Precedence[] => {
-          const own = stages.get(id);
-          if (!own) return [];
-          return [
-            { before: then, after: own.first, reason },
-            ...faces.flatMap((face): readonly Precedence[] => {
-              const closed = stages.get(face.id)?.close;
-              if (closed === undefined) return [];
-              const words = 'The faces are closed before a mount pulls at either unit.';
-              return [
-                { before: closed, after: own.close, reason: { kind: 'load path', words } },
-                // What is still on the hoist is put down onto its mounts before anybody stays beneath it for long.
-                ...(next === undefined
-                  ? []
-                  : [{ before: own.first, after: closed, reason: { kind: 'load path', words: HANGS } } as const]),
-              ];
-            }),
-          ];
-        }),
-    ],
-  };
-}
-
-/** A unit that is down on its mounts with one step of the way in, before another unit is brought to it with the next. */
-export interface Sitting {
-  readonly step: string;
-  readonly next: string;
-  /** Its mounts. */
-  readonly joints: readonly Connection[];
-}
-
-/** The unit that sits first on the route of `plan`, where one does, with those of `opened` that are its mounts. */
-export function sittingFirst(
-  plan: JobPlan,
-  opened: readonly Connection[],
-  faces: readonly Connection[],
-): Sitting | undefined {
-  const steps = routeOf(plan).lowerSteps;
-  const at = steps.findIndex(({ sits }) => sits !== undefined);
-  const [step, next] = steps.slice(at, at + 2);
-  if (at < 0 || !step || !next) return undefined;
-  const joints = opened.filter(
-    (joint) => joint.carriesLoad && !faces.includes(joint) && joint.between.includes(step.sits ?? ''),
-  );
-  return { step: step.id, next: next.id, joints };
 }
 
 /** What is in before lowering, the way down, and what waits for the powerpack to be there. */
@@ -443,42 +361,4 @@ export function batteryLast(
         reason: { kind: 'safety', words: `${name} until all other work is done: it goes back last.` },
       }));
   });
-}
-
-/** First start and handover behind the whole refit, one look after the other. */
-export function startEdges(operations: readonly Operation[], checks: readonly Operation[]): readonly Precedence[] {
-  const [preStart, ...steps] = checks;
-  if (!preStart) return [];
-  const edges = operations.map(({ id }): Precedence => ({
-    before: id,
-    after: preStart.id,
-    reason: { kind: 'hold point', words: 'The refit has to be finished before anybody cranks.' },
-  }));
-  steps.forEach(({ id }, index) => {
-    edges.push({
-      before: steps[index - 1]?.id ?? preStart.id,
-      after: id,
-      reason: { kind: 'sequence', words: index === 0 ? 'Signed before the first crank.' : 'One look after the other.' },
-    });
-  });
-  return edges;
-}
-
-/** What hides leaks goes back on once they have been looked for, and before the machine is driven. */
-export function coverEdges(covering: readonly Operation[], checks: readonly Operation[]): readonly Precedence[] {
-  const leaks = checks.find(({ id }) => id === operationId.check('leaks'));
-  const next = checks[checks.findIndex((check) => check === leaks) + 1];
-  if (!leaks) return [];
-  return covering.flatMap(({ id }): readonly Precedence[] => [
-    { before: leaks.id, after: id, reason: { kind: 'sequence', words: 'It hides what may leak: looked for first.' } },
-    ...(next
-      ? [
-          {
-            before: id,
-            after: next.id,
-            reason: { kind: 'sequence', words: 'Back on before the machine is driven.' },
-          } as const,
-        ]
-      : []),
-  ]);
 }

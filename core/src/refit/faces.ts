@@ -1,9 +1,15 @@
 import type { Connection, ConnectionMap, PartId } from '../connection-map/index.js';
-import { ancestorsOf, type OperationId, type PrecedenceGraph } from '../teardown/index.js';
+import {
+  ancestorsOf,
+  descendantsOf,
+  type OperationId,
+  type Precedence,
+  type PrecedenceGraph,
+} from '../teardown/index.js';
 import type { Stages } from './stages.js';
 
 /** Engine and gearbox, which are parted and brought together again: the roots of the smallest powerpack of `map` that has several. */
-export function unitsOf({ powerpacks }: ConnectionMap): ReadonlySet<PartId> {
+export function partedUnits({ powerpacks }: ConnectionMap): ReadonlySet<PartId> {
   const [smallest] = powerpacks
     .map(({ roots }) => roots)
     .filter(({ length }) => length > 1)
@@ -32,4 +38,12 @@ export function firstBolts(
     const before = ancestorsOf(id, graph);
     return firsts.every((other) => !before.has(other));
   });
+}
+
+/** All that the first `bolts` wait for in `graph` is done by the time the faces meet with the step `meets`. */
+export function readyToMeet(meets: OperationId, bolts: OperationId, graph: PrecedenceGraph): readonly Precedence[] {
+  const later = descendantsOf(meets, graph);
+  return (graph.into.get(bolts) ?? []).flatMap(({ before, reason }) =>
+    before === meets || later.has(before) ? [] : [{ before, after: meets, reason }],
+  );
 }

@@ -6,5 +6,5 @@
 export { deedsBack, refitOf, type Refit } from './derive.js';
 export { connectionOperations, fitting } from './operations.js';
 export { inHandEdges, LATER, stageEdges } from './edges.js';
-export { facesOf, firstBolts, unitsOf } from './faces.js';
+export { facesOf, firstBolts, partedUnits, readyToMeet } from './faces.js';
 export { stagesOf, type Stages } from './stages.js';

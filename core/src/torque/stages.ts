@@ -14,7 +14,7 @@ const SHARES_OF_FEW = [0.5, 1] as const;
 const PANEL_NM = 12;
 
 /**
- * What a joint is, as far as it is drawn down evenly: a panel at once, a mount or a wheel that seals nothing in two stages, a
+ * What a joint is, as far as it is drawn down evenly: a panel at once, a mount that seals nothing in two stages, a
  * flange in three.
  */
 export type JointIs = 'panel' | 'mount' | 'flange';

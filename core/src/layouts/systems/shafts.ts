@@ -164,7 +164,8 @@ function oneSide(side: 'left' | 'right', wheel: Where): Piece {
         }),
         {
           why: 'In the air the wheel turns with the bar, and the machine rocks on its stands.',
-          after: [],
+          // The bar on the hub nut turns against a wheel that is fast.
+          after: [{ connection: `${hub}-nut` }],
           before: [{ connection: `${road}-bolts` }],
         },
       ),

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, Injector, input }
 import { MatButton } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatMenuModule } from '@angular/material/menu';
+import { MatSnackBar } from '@angular/material/snack-bar';
 import type { Job } from '@brisk/contracts/job';
 import {
   conditionsInForce,
@@ -28,6 +29,7 @@ import { Person } from '../session/person';
 import { ShedClock } from '../session/shed-clock';
 import { NewVersion } from './new-version';
 import { Keys } from '../ui/keys';
+import { NOT_FETCHED } from '../ui/not-fetched';
 import { PhotoBox } from '../photos/photo-box';
 
 /** A clock is off by years or by minutes. */
@@ -61,6 +63,7 @@ export class HoldLine {
   private readonly recorder = inject(Recorder);
   private readonly dialogs = inject(MatDialog);
   private readonly injector = inject(Injector);
+  private readonly snackBar = inject(MatSnackBar);
   protected readonly who = computed(() => this.person.in(this.job().crew));
 
   /** On the way out what holds it; on the way back what is still open. */
@@ -99,10 +102,14 @@ export class HoldLine {
   }
 
   protected async show(list: 'holds' | 'issues'): Promise<void> {
-    const [{ MatBottomSheet }, { HeldSheet }] = await Promise.all([
-      import('@angular/material/bottom-sheet'),
-      import('./held-sheet'),
-    ]);
+    const fetched = await Promise.all([import('@angular/material/bottom-sheet'), import('./held-sheet')]).catch(
+      () => undefined,
+    );
+    if (!fetched) {
+      this.snackBar.open(NOT_FETCHED, undefined, { duration: 8_000 });
+      return;
+    }
+    const [{ MatBottomSheet }, { HeldSheet }] = fetched;
     const { names, words } = this.holds();
     this.injector.get(MatBottomSheet).open<InstanceType<typeof HeldSheet>, HeldList>(HeldSheet, {
       ariaLabel: list === 'holds' ? `What ${words}` : 'Open issues',
