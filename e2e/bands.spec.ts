@@ -17,10 +17,10 @@ const SETTLES_MS = 600;
 const ALL = process.env['BANDS'] === 'all';
 /** In the daily run what stands at both ends stands between them. */
 const TEXT = ALL ? [100, 130, 200] : [100, 200];
-const JOBS = ['Minibus', 'Belt loader', 'Pickup', 'Sweeper'];
+const JOBS = ['Belt loader', 'Minibus', 'Pickup', 'Sweeper'];
 
 // The other jobs of the demo have no step left.
-for (const title of ALL ? [...JOBS, 'Tug 2', 'Ramp van', 'Tractor 3'] : JOBS.slice(0, 2))
+for (const title of ALL ? [...JOBS, 'Tug 2', 'Ramp van', 'Tractor 3'] : JOBS.slice(0, 1))
   test(`nothing that is signed for, no caution and no key is hidden at a step of: ${title}`, async ({
     browser,
     request,

@@ -20,12 +20,15 @@ import {
   type Chore,
   type Circuit,
   type Condition,
+  type Confirmation,
   type Connection,
   type ConnectionMap,
   type Deed,
   type FastenerSet,
   type FillsLater,
   type HoldPoint,
+  type LiftStep,
+  type LowerStep,
   type JobPlan,
   type LevelSpec,
   type LookAt,
@@ -95,7 +98,6 @@ const stepFields: FieldsOf<StepSpec> = {
 };
 const step = () => record<StepSpec>(stepFields);
 const optionalStep = () => step().optional().default(undefined);
-const namedStep = () => record<StepSpec & { readonly id: string }>({ ...stepFields, id: id() });
 
 const oneAccess = () =>
   either<Access>(
@@ -123,6 +125,7 @@ const part = record<Part>({
   afterLeakCheck: optionalYesOrNo(),
   builtIn: optionalYesOrNo(),
   movesWith: oneOf(MOVING).optional(),
+  chargedWith: named(),
   removal: optionalStep(),
 });
 
@@ -215,7 +218,10 @@ const condition = record<Condition>({
   ),
   makeSafe: optionalYesOrNo(),
   takesLoad: optionalYesOrNo(),
+  carries: optionalList(id(), 20),
+  fromBelow: optionalYesOrNo(),
   givesReach: optionalList(oneOf(STATIONS), STATIONS.length),
+  stops: optionalList(oneOf(MOVING), MOVING.length),
   released: optionalStep(),
   endedBy: optionalId(),
 });
@@ -240,10 +246,26 @@ const circuit = record<Circuit>({
   fill: step(),
 });
 
+const scope = () =>
+  record<CheckScope>({
+    comesOut: named(),
+    staysIn: named(),
+    opened: oneOf(SYSTEMS).optional(),
+    touches: optionalList(id(), 40),
+    condition: named(),
+    drained: named(),
+    notDrained: named(),
+  })
+    .optional()
+    .default(undefined);
+
 const holdPoint = record<HoldPoint>({
   id: oneOf(HOLD_POINTS),
   name: name(),
-  confirmations: list(record<HoldPoint['confirmations'][number]>({ id: id(), words: text() }), 40),
+  confirmations: list(
+    record<Confirmation>({ id: id(), words: text(), where: scope(), beneath: optionalYesOrNo() }),
+    40,
+  ),
 });
 
 const route = record<Route>({
@@ -253,24 +275,18 @@ const route = record<Route>({
   blockedBy: list(record<Route['blockedBy'][number]>({ part: id(), why: text() }), 200),
   opensToo: optionalList(record<NonNullable<Route['opensToo']>[number]>({ connection: id(), why: text() }), 200),
   supports: list(id(), 40),
-  liftSteps: list(namedStep(), 60),
+  liftSteps: list(record<LiftStep>({ ...stepFields, id: id(), kept: optionalYesOrNo() }), 60),
   lowerSteps: list(
-    record<Route['lowerSteps'][number]>({ ...stepFields, id: id(), meets: optionalYesOrNo(), sits: named() }),
+    record<LowerStep>({
+      ...stepFields,
+      id: id(),
+      kept: optionalYesOrNo(),
+      meets: optionalYesOrNo(),
+      sits: named(),
+    }),
     60,
   ),
 });
-
-const scope = () =>
-  record<CheckScope>({
-    comesOut: named(),
-    staysIn: named(),
-    opened: oneOf(SYSTEMS).optional(),
-    touches: optionalList(id(), 40),
-    drained: named(),
-    notDrained: named(),
-  })
-    .optional()
-    .default(undefined);
 
 const deeds = () =>
   list(

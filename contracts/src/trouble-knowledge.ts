@@ -41,6 +41,9 @@ const forSchema = record<ForMachine>({
 const aboutSchema = record<About>({
   systems: optionalList(oneOf(SYSTEMS), SYSTEMS.length),
   kinds: optionalList(oneOf(CONNECTION_KINDS), CONNECTION_KINDS.length),
+  connections: optionalList(id(), 100),
+  circuits: optionalList(id(), 20),
+  dry: optionalList(id(), 20),
   words: optionalList(name(), 40),
 });
 

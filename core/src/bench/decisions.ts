@@ -1,4 +1,4 @@
-import type { PartId, Renewal } from '../connection-map/index.js';
+import type { CircuitId, PartId, Renewal } from '../connection-map/index.js';
 
 /** What becomes of a unit: it goes back as it is, is repaired, or another one goes in. */
 export const FATES = ['same', 'repaired', 'exchange', 'donor'] as const;
@@ -9,6 +9,8 @@ export interface UnitDecision {
   readonly becomes: Fate;
   /** Outer parts that come with the other unit, and need not go over from the old one. */
   readonly comesWith: readonly PartId[];
+  /** Circuits that it comes with in it, by somebody’s word; all others it holds are empty. */
+  readonly filled?: readonly CircuitId[];
 }
 
 /** What the crew decided to do while it is out. */

@@ -18,6 +18,7 @@ import type { BenchDecisions } from './decisions.js';
 import {
   apartEdges,
   changeEdges,
+  chargeEdges,
   lastBeforeLowering,
   partEdges,
   reachEdges,
@@ -56,6 +57,7 @@ export function benchOf(plan: JobPlan, teardown: Teardown, decisions: BenchDecis
     ...reachEdges(plan, required, opened, stages),
     ...partEdges(plan, required, stages),
     ...standEdges(operations),
+    ...chargeEdges(plan, required, chores, stages),
     ...apartEdges(required, opened, chores, stages),
     ...renewalEdges(plan, required, opened, stages),
     ...pinEdges(plan, required, opened, chores, stages),
@@ -75,6 +77,8 @@ export function benchOf(plan: JobPlan, teardown: Teardown, decisions: BenchDecis
     ...[...required.opened].map(([id, why]) => [operationId.open(id), why] as const),
     ...[...required.removed].map(([id, why]) => [operationId.remove(id), why] as const),
     ...[...required.drained].map(([id, why]) => [operationId.drain(id), why] as const),
+    ...[...required.dry].map(([id, why]) => [operationId.fill(id), why] as const),
+    ...required.charged.map(({ part, why }) => [operationId.charge(part), why] as const),
     ...required.pairs.map(({ leaves, why }) => [operationId.apart(leaves), why] as const),
     ...required.renewed.map(({ id, why }) => [operationId.renew(id), why] as const),
     ...chores.map(({ id, why }) => [operationId.chore(id), why] as const),
@@ -136,10 +140,10 @@ function isDoneOutside({ map }: JobPlan, { lump }: Teardown, { where, after, bef
 
 /** The way out’s requirements with what is opened and drained at the bench among them: what chores and looks go by. */
 export function openedInAll(teardown: Teardown, bench: BenchRequirements): Teardown {
-  if (bench.opened.size === 0 && bench.drained.size === 0) return teardown;
+  if (bench.opened.size + bench.drained.size + bench.dry.size === 0) return teardown;
   return {
     ...teardown,
     opened: new Map([...teardown.opened, ...bench.opened]),
-    drained: new Map([...teardown.drained, ...bench.drained]),
+    drained: new Map([...teardown.drained, ...bench.drained, ...bench.dry]),
   };
 }

@@ -277,6 +277,40 @@ export function changeEdges(
   });
 }
 
+/** What is filled by hand is on the unit it goes in with, and full before it is covered. */
+export function chargeEdges(
+  { map }: JobPlan,
+  { charged, replaced, pairs }: BenchRequirements,
+  chores: readonly Chore[],
+  stages: ReadonlyMap<ConnectionId, Stages>,
+): readonly Precedence[] {
+  const full = sequence('Full before it goes on: afterwards nothing can be poured into it.');
+  return charged.flatMap(({ part }): readonly Precedence[] => {
+    const own = operationId.charge(part);
+    const units = map.parts.flatMap(({ id, ridesWith }) => (id === part && ridesWith !== undefined ? [ridesWith] : []));
+    const joints = map.connections.filter(({ between }) => between.includes(part)).map(({ id }) => id);
+    const then = [
+      ...joints.flatMap((id) => stages.get(id)?.first ?? []),
+      ...chores
+        .filter(({ after }) => after.some((deed) => 'connection' in deed && joints.includes(deed.connection)))
+        .map(({ id }) => operationId.chore(id)),
+      ...pairs
+        .filter(({ stays, leaves }) => units.includes(stays) || units.includes(leaves))
+        .map(({ leaves }) => operationId.together(leaves)),
+    ];
+    return [
+      ...[...replaced]
+        .filter(([, stays]) => units.some((unit) => stays.has(unit)))
+        .map(([unit]) => ({
+          before: operationId.change(unit),
+          after: own,
+          reason: sequence('The other one stands there before anything goes onto it.'),
+        })),
+      ...then.map((after) => ({ before: own, after, reason: full })),
+    ];
+  });
+}
+
 /** Something is renewed once all in front of it is gone, and before any of that goes back. */
 export function renewalEdges(
   plan: JobPlan,

@@ -117,8 +117,21 @@ export function benchOperations(plan: JobPlan, out: Requirements, bench: BenchRe
     }),
   );
   const units = [...bench.replaced.keys()].flatMap((unit) => changed(plan, otherName(plan, bench, unit), unit));
+  const charged = bench.charged.map(({ part, circuit }): Operation => ({
+    id: operationId.charge(part),
+    phase: 'bench',
+    kind: 'prepare',
+    title: `Fill the ${parts.get(part)?.name ?? part} with ${map.circuits.find(({ id }) => id === circuit)?.fluid ?? circuit}, as much as it takes`,
+    station: 'bench',
+    height: 'either',
+    hands: 1,
+    tools: ['funnel', 'clean jug'],
+    minutes: { low: 3, likely: 6, high: 15 },
+    cautions: [],
+    tip: 'Hub up, slowly, a litre or so, by the maker’s kind and measure. From here on it is not tipped. What went in counts towards the fill.',
+  }));
   const apart = bench.pairs.flatMap((pair) => partedSteps(pair, parts));
-  return [...opens, ...moved, ...drains, ...conditions, ...apart, ...units, ...renewed, ...closes];
+  return [...opens, ...moved, ...drains, ...conditions, ...apart, ...units, ...charged, ...renewed, ...closes];
 }
 
 /** What the other one is called: a powerpack where several units come in one piece. */

@@ -1,3 +1,4 @@
+import { HELD_BY } from '../fluids/index.js';
 import {
   connectionsById,
   crossing,
@@ -10,6 +11,7 @@ import {
   type ConditionId,
   type Connection,
   type ConnectionId,
+  planHeldTo,
   type JobPlan,
   type PartId,
   type Reach,
@@ -32,6 +34,10 @@ export interface BenchRequirements {
   readonly opened: ReadonlyMap<ConnectionId, string>;
   readonly removed: ReadonlyMap<PartId, string>;
   readonly drained: ReadonlyMap<CircuitId, string>;
+  /** What a unit that comes from elsewhere has not in it, and nothing on the way out drains. */
+  readonly dry: ReadonlyMap<CircuitId, string>;
+  /** What is filled by hand before it goes onto another unit, with what. */
+  readonly charged: readonly { readonly part: PartId; readonly circuit: CircuitId; readonly why: string }[];
   readonly conditions: ReadonlyMap<ConditionId, string>;
   readonly pairs: readonly Pair[];
   /** What is renewed, and is reached. */
@@ -207,7 +213,46 @@ export function benchRequired(plan: JobPlan, out: Requirements, decisions: Bench
       if (!there.has(at) || onPowerpack(need.open)) open(need.open, why);
     } else if ('removed' in need && (!there.has(at) || there.has(need.removed))) remove(need.removed, why);
   }
-  return { opened, removed: withCarried(), drained, conditions, pairs, renewed, unreached, replaced };
+  return {
+    opened,
+    removed: withCarried(),
+    drained,
+    dry: empty(),
+    charged: charged(),
+    conditions,
+    pairs,
+    renewed,
+    unreached,
+    replaced,
+  };
+
+  /** What is charged by hand while it can be reached: with the unit that drives it parted from the one it sits on. */
+  function charged(): BenchRequirements['charged'] {
+    if (!planHeldTo(plan, 8)) return [];
+    return map.parts.flatMap(({ id, ridesWith, chargedWith }) => {
+      if (ridesWith === undefined || chargedWith === undefined || !there.has(id)) return [];
+      const another = [...replaced.values()].some((stays) => stays.has(ridesWith));
+      const reached = pairs.some(({ stays, leaves }) => [stays, leaves].includes(ridesWith));
+      return another && reached
+        ? [{ part: id, circuit: chargedWith, why: 'Another one comes dry: its pump would run without oil at first.' }]
+        : [];
+    });
+  }
+
+  /** Circuits of units that are replaced, but for what somebody says is in the other one. */
+  function empty(): ReadonlyMap<CircuitId, string> {
+    if (!planHeldTo(plan, 8)) return new Map();
+    const filled = new Set([...decisions.units.values()].flatMap((decision) => decision.filled ?? []));
+    const units = new Set([...replaced.values()].flatMap((stays) => [...stays]));
+    return new Map(
+      map.circuits.flatMap(({ id }): readonly (readonly [CircuitId, string])[] => {
+        const unit = HELD_BY[id]?.[0];
+        if (unit === undefined || !units.has(unit) || filled.has(id)) return [];
+        if (out.drained.has(id) || drained.has(id)) return [];
+        return [[id, `Another ${parts.get(unit)?.name ?? unit} goes in, and nobody said that any is in it.`]];
+      }),
+    );
+  }
 
   /** With the parts that go over to a new unit by themselves: those on which something was undone for it. */
   function withCarried(): ReadonlyMap<PartId, string> {

@@ -84,6 +84,8 @@ export interface Part {
   readonly builtIn?: boolean;
   /** What it moves with: a belt with the crank, a calliper with the wheels. */
   readonly movesWith?: Moving;
+  /** What it is filled with by hand before it goes onto another unit: its pump would run dry. */
+  readonly chargedWith?: CircuitId;
   /** How it is lifted away once nothing holds it. Absent: it never comes out by itself. */
   readonly removal?: StepSpec;
 }
@@ -163,8 +165,14 @@ export interface Condition {
   readonly makeSafe?: boolean;
   /** Takes the load: brought about only once everything that carries no load is off. */
   readonly takesLoad?: boolean;
+  /** The units whose weight it takes; absent: the whole powerpack. */
+  readonly carries?: readonly PartId[];
+  /** What it takes stands on it, or still on something else: nobody is beneath what only hangs. */
+  readonly fromBelow?: boolean;
   /** Where one can only work while it is in force: every step there waits for it, and is done before it is ended. */
   readonly givesReach?: readonly Station[];
+  /** What cannot be worked while it is in force: no pedal under a tilted cab, no booster without air. */
+  readonly stops?: readonly Moving[];
   /** How it is ended on the way back, where that is a step of its own. */
   readonly released?: StepSpec;
   /** The look of the first start that ends it, where that is none of the way back. */

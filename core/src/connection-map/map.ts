@@ -3,14 +3,24 @@ import type { CircuitId, ConditionId, ConnectionId, PartId, StepSpec } from './s
 import type { SeatKind } from './set-and-measured.js';
 
 /** A gate somebody signs before work goes on. */
-export const HOLD_POINTS = ['made-safe', 'pre-lift', 'pre-lower', 'pre-start'] as const;
+export const HOLD_POINTS = ['made-safe', 'pre-weight', 'pre-lift', 'pre-lower', 'pre-start'] as const;
 export type HoldPointId = (typeof HOLD_POINTS)[number];
 
 export interface HoldPoint {
   readonly id: HoldPointId;
   readonly name: string;
   /** What only a person can look at; each is confirmed one by one. */
-  readonly confirmations: readonly { readonly id: string; readonly words: string }[];
+  readonly confirmations: readonly Confirmation[];
+}
+
+/** Something a person looks at before a hold point is signed. */
+export interface Confirmation {
+  readonly id: string;
+  readonly words: string;
+  /** Asked only on a job like this; absent: on every one. */
+  readonly where?: CheckScope;
+  /** Asked only where somebody is, or nobody is, beneath at the very next step of lift or way in. */
+  readonly beneath?: boolean;
 }
 
 export interface Powerpack {
@@ -19,9 +29,15 @@ export interface Powerpack {
   readonly roots: readonly PartId[];
 }
 
-/** A step of the way in. */
-export interface LowerStep extends StepSpec {
+/** A step of the lift. */
+export interface LiftStep extends StepSpec {
   readonly id: string;
+  /** It is a step of its own whatever moves the lift goes by: gear is set or taken away. */
+  readonly kept?: boolean;
+}
+
+/** A step of the way in. */
+export interface LowerStep extends LiftStep {
   /** With it the faces of two units come together. */
   readonly meets?: boolean;
   /** With it this unit is down on its mounts: they are closed before the next step, which brings another unit to it. */
@@ -38,7 +54,7 @@ export interface Route {
   readonly opensToo?: readonly { readonly connection: ConnectionId; readonly why: string }[];
   /** Conditions that must be in force before the pre-lift hold point. */
   readonly supports: readonly ConditionId[];
-  readonly liftSteps: readonly (StepSpec & { readonly id: string })[];
+  readonly liftSteps: readonly LiftStep[];
   readonly lowerSteps: readonly LowerStep[];
 }
 
@@ -135,6 +151,8 @@ export interface CheckScope {
   readonly opened?: System;
   /** One of these connections is opened. */
   readonly touches?: readonly ConnectionId[];
+  /** This condition is brought about. */
+  readonly condition?: ConditionId;
   /** This circuit is drained, or is not. */
   readonly drained?: CircuitId;
   readonly notDrained?: CircuitId;

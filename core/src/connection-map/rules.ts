@@ -10,9 +10,10 @@ import type { JobPlan } from './job-plan.js';
  * measured while they can be, joints are looked at as they go together and set by trying before the first start, and a tray
  * that came out short is kept open until the level is set. From the sixth on what is renewed is renewed with what has come, or it
  * is said that the old one went back. From the seventh on two faces that met are bolted at once by the same hands, nothing
- * loads the crank while it or the injection pump is pinned, and mounts are drawn down in two stages.
+ * loads the crank while it or the injection pump is pinned, and mounts are drawn down in two stages. From the eighth on a unit
+ * that comes from elsewhere is empty until it is filled or somebody says what is in it, and gear is signed for before it carries.
  */
-export const RULES_NOW = 7;
+export const RULES_NOW = 8;
 
 /** Whether a job on `plan` is held to the rules of `edition`. */
 export function planHeldTo({ rules = 1 }: JobPlan, edition: number): boolean {

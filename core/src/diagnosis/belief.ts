@@ -56,8 +56,9 @@ export function isFor(only: ForMachine | undefined, { burns, cooled, gearbox }: 
   );
 }
 
-const isOfFuel = ({ systems = [], words = [] }: Cause['about']) =>
-  systems.includes('fuel') || words.some((word) => /fuel|tank|injector|carburettor|rail|pump/.test(word));
+const isOfFuel = ({ systems = [], connections = [], words = [] }: Cause['about']) =>
+  systems.includes('fuel') ||
+  [...connections, ...words].some((name) => /fuel|petrol|tank|inject|carburettor|rail|pump/.test(name));
 
 /** A look at one cause outright, as a test. */
 export function lookAt({ id, name, mend, lookMin, about }: Cause): TroubleTest {

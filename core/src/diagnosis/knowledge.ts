@@ -1,4 +1,4 @@
-import type { Connection } from '../connection-map/index.js';
+import type { CircuitId, Connection, ConnectionId } from '../connection-map/index.js';
 
 /** What an engine burns and how; a cause or a test may be for some of them only. */
 export const BURNS = ['petrol-injected', 'carburettor', 'diesel-rail', 'diesel-mechanical'] as const;
@@ -41,11 +41,17 @@ export interface TroubleTest {
   readonly answers: readonly TestAnswer[];
 }
 
-/** What of a machine a cause has to do with: joints by system, kind, or words of their name or id. */
+/** What of a machine a cause has to do with. */
 export interface About {
   readonly systems?: readonly Connection['system'][];
   readonly kinds?: readonly Connection['kind'][];
-  /** Any of these words, in id or name. */
+  /** Joints by name, as layouts call them. */
+  readonly connections?: readonly ConnectionId[];
+  /** Joints that open one of these circuits. */
+  readonly circuits?: readonly CircuitId[];
+  /** Circuits whose want of fluid is it, or may be. */
+  readonly dry?: readonly CircuitId[];
+  /** Whole words in what a joint is called: only for what a shop writes itself, of joints it found. */
   readonly words?: readonly string[];
 }
 

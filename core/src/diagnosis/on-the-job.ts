@@ -1,6 +1,8 @@
 import type { Connection, ConnectionMap } from '../connection-map/index.js';
 import {
   adjustmentNow,
+  CIRCUIT_STATE_WORDS,
+  circuitsNow,
   groundsOf,
   isDone,
   isOpen,
@@ -53,6 +55,7 @@ const MOST_NAMED = 2;
  */
 export function raisesOf(state: JobState, causes: readonly Cause[]): ReadonlyMap<string, Raise> {
   const seen = seenBad(state);
+  const dry = circuitsNow(state).filter(({ is }) => is !== 'full');
   const joints = [...state.work.connections.values()].flatMap((connection) => {
     const is = standing(state, connection, seen.get(connection.id));
     return is ? [{ connection, ...is }] : [];
@@ -62,7 +65,15 @@ export function raisesOf(state: JobState, causes: readonly Cause[]): ReadonlyMap
       const own = joints
         .filter(({ connection }) => isAbout(about, connection))
         .sort((one, other) => other.factor - one.factor);
+      const empty = dry.filter(({ circuit }) => about.dry?.includes(circuit.id) === true);
       const [gravest] = own;
+      if (empty.length > 0)
+        return [
+          [
+            id,
+            { factor: MOST, because: empty.map(({ circuit, is }) => `${circuit.name}: ${CIRCUIT_STATE_WORDS[is]}.`) },
+          ],
+        ];
       if (!gravest) return [];
       return [
         [
@@ -124,9 +135,16 @@ export function placesOf(state: JobState, test: TroubleTest, believed: readonly 
   return [...state.work.connections.values()].filter(({ id }) => ids.has(id));
 }
 
-function isAbout({ systems = [], kinds = [], words = [] }: About, { id, name, system, kind }: Connection): boolean {
+function isAbout(
+  { systems = [], kinds = [], connections = [], circuits = [], words = [] }: About,
+  { id, name, system, kind, circuit }: Connection,
+): boolean {
   return (
-    systems.includes(system) || kinds.includes(kind) || words.some((word) => id.includes(word) || name.includes(word))
+    connections.includes(id) ||
+    systems.includes(system) ||
+    kinds.includes(kind) ||
+    (circuit !== undefined && circuits.includes(circuit)) ||
+    words.some((word) => ` ${name} ${id.replaceAll('-', ' ')} `.includes(` ${word.replaceAll('-', ' ')} `))
   );
 }
 

@@ -15,6 +15,6 @@ export {
   type WaterFirst,
 } from './coolant-mix.js';
 export { FluidError } from './fluid-error.js';
-export { HELD_BY } from './held-by.js';
+export { HELD_BY, heldBy } from './held-by.js';
 export { startFill, toUpperMarkL, type StartFill } from './oil-level.js';
 export { PRIMING_WAYS, type PrimingWay } from './priming.js';

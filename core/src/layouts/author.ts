@@ -310,11 +310,12 @@ export function liftStep(
   title: string,
   tip: string,
   time: Time,
-  { meets, ...more }: Partial<StepSpec> & Pick<LowerStep, 'meets'> = {},
+  { meets, kept, ...more }: Partial<StepSpec> & Pick<LowerStep, 'meets' | 'kept'> = {},
 ): LowerStep {
   return {
     id,
     ...(meets === undefined ? {} : { meets }),
+    ...(kept === undefined ? {} : { kept }),
     ...step({
       station: 'front',
       height: 'raised',

@@ -45,6 +45,7 @@ export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map))
   if (knot) say(knot[0] ?? map.layout, `It can never be reached: ${knot.join(' → ')} wait for each other.`);
   for (const { powerpack, route } of ways) {
     const at = `${powerpack.id} by ${route.id}`;
+    const carriers = map.conditions.filter(({ id, takesLoad }) => takesLoad && route.supports.includes(id));
     try {
       const work = workOf({ map, powerpack: powerpack.id, route: route.id, rules: RULES_NOW });
       for (const { id } of work.boundary) {
@@ -52,6 +53,9 @@ export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map))
       }
       for (const operation of work.operations.values()) {
         const { minutes, hands } = operation;
+        const mount = work.connections.get(operation.connection ?? '');
+        if (mount?.carriesLoad && operation.station === 'underside' && !carriers.some(({ fromBelow }) => fromBelow))
+          say(at, `“${operation.title}” is done beneath what only hangs.`);
         if (
           !(minutes.low > 0 && minutes.low <= minutes.likely && minutes.likely <= minutes.high) ||
           (hands !== 1 && hands !== 2)
@@ -104,6 +108,11 @@ function gearProblems(map: ConnectionMap): readonly string[] {
   return [
     ...alone.map(({ id, name }) => `The ${name} weighs ${massOf(id)} kg, and one person takes it out.`),
     ...(beams.length > 0 && engine > BEAM_CARRIES_KG ? [`A beam does not carry ${engine} kg.`] : []),
+    ...map.conditions.flatMap(({ name, established }) =>
+      established.by === 'step' && /rated for/i.test(established.step.tip ?? '')
+        ? [`${name}: what it has to be rated for follows from the load, and its words say a figure of their own.`]
+        : [],
+    ),
   ];
 }
 

@@ -45,7 +45,10 @@ function withSplices(plan: JobPlan, steps: JobRecord['spliceSteps']): JobPlan {
 
 function isSame(one: Known, other: Known): boolean {
   const names = ({ decided: { now, units } }: Known) =>
-    JSON.stringify([[...now], [...units].map(([unit, { becomes, comesWith }]) => [unit, becomes, comesWith])]);
+    JSON.stringify([
+      [...now],
+      [...units].map(([unit, { becomes, comesWith, filled }]) => [unit, becomes, comesWith, filled]),
+    ]);
   const things = ({ found, decided: { own }, moves, spliceSteps }: Known) => [
     moves,
     ...found,

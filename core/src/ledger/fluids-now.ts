@@ -1,4 +1,4 @@
-import type { Circuit, CircuitId, Connection } from '../connection-map/index.js';
+import type { Circuit, CircuitId, Connection, PartId } from '../connection-map/index.js';
 import {
   FluidError,
   HELD_BY,
@@ -19,10 +19,21 @@ import type { Level } from './entries/fluids/level-set.js';
 import { isDone, isOpen } from './reading.js';
 import type { JobState } from './state.js';
 
+/** How a circuit stands: what the record knows is in it, or that it knows of nothing. */
+export type CircuitState = 'full' | 'drained' | 'never-filled' | 'unknown';
+
+export const CIRCUIT_STATE_WORDS: Readonly<Record<CircuitState, string>> = {
+  full: 'full',
+  drained: 'drained, not filled again',
+  'never-filled': 'never filled: another unit went in dry',
+  unknown: 'nobody knows what is in it',
+};
+
 /** A circuit as it stands: what it holds, what came out and went in, and what must still be inside. Litres. */
 export interface CircuitNow {
   readonly circuit: Circuit;
-  /** It is drained on this job. */
+  readonly is: CircuitState;
+  /** It is drained on this job, or filled because another unit comes without. */
   readonly drains: boolean;
   readonly drained: boolean;
   readonly filled: boolean;
@@ -98,7 +109,8 @@ export function circuitNow(state: JobState, id: CircuitId): CircuitNow | undefin
   const terms = state.fills.get(id);
   return {
     circuit,
-    drains: state.work.operations.has(drain),
+    is: standsAs(state, circuit, openSince !== undefined),
+    drains: state.work.operations.has(drain) || state.work.operations.has(operationId.fill(id)),
     drained: isDone(state, drain),
     filled,
     ...(out === undefined ? {} : { caughtL: out }),
@@ -114,11 +126,36 @@ export function circuitNow(state: JobState, id: CircuitId): CircuitNow | undefin
   };
 }
 
-/** Every circuit of the job that is drained on it, or that was measured, in map order. */
+/**
+ * Filled, or left alone, a circuit is full; drained, or open, it is not. A unit that came from elsewhere was never filled. Of what
+ * was neither filled nor said, and of what somebody only said and nobody has looked at, nothing is known.
+ */
+function standsAs(state: JobState, { id }: Circuit, open: boolean): CircuitState {
+  const fill = operationId.fill(id);
+  if (isDone(state, fill)) return open ? 'unknown' : 'full';
+  if (isReplacedIn(state, HELD_BY[id]?.[0])) {
+    if (state.levels.has(id)) return 'full';
+    const said = state.units.get(HELD_BY[id]?.[0] ?? '')?.filled?.includes(id) === true;
+    return !said && state.work.operations.has(fill) ? 'never-filled' : 'unknown';
+  }
+  if (isDone(state, operationId.drain(id))) return 'drained';
+  // Opened although it was not drained: who knows what ran out.
+  return open ? 'unknown' : 'full';
+}
+
+/** Whether another unit stands in the place of `unit`; those of a donor come in one piece. */
+function isReplacedIn({ units, work, progress }: JobState, unit: PartId | undefined): boolean {
+  const decided = unit === undefined ? undefined : units.get(unit);
+  if (unit === undefined || !decided || !isReplaced(decided)) return false;
+  const [first = unit] = [...work.bench.replaced].find(([, stays]) => stays.has(unit)) ?? [];
+  return progress.get(operationId.change(first))?.is === 'done';
+}
+
+/** Every circuit of the job that is drained or filled on it, or that was measured, in map order. */
 export function circuitsNow(state: JobState): readonly CircuitNow[] {
   return state.work.plan.map.circuits.flatMap(({ id }) => {
     const now = circuitNow(state, id);
-    return now && (now.drains || state.litres.has(id)) ? [now] : [];
+    return now && (now.drains || now.is !== 'full' || state.litres.has(id)) ? [now] : [];
   });
 }
 
@@ -127,12 +164,11 @@ function lowness({ station }: Connection): number {
   return at < 0 ? LOW_STATIONS.length : at;
 }
 
-/** What was in a unit that has given way to another one is gone with it. */
+/** What was in a unit that has given way to another one is gone with it, unless somebody says it is in the other one as well. */
 function goneWithUnit(state: JobState, { id }: Circuit, insideL: number): number {
-  const [unit, share] = HELD_BY[id] ?? [];
-  const decided = unit === undefined ? undefined : state.units.get(unit);
-  const changed = unit !== undefined && isDone(state, operationId.change(unit));
-  return decided && isReplaced(decided) && changed ? insideL * (share ?? 0) : 0;
+  const [unit, share = 0] = HELD_BY[id] ?? [];
+  const said = state.units.get(unit ?? '')?.filled?.includes(id) === true;
+  return isReplacedIn(state, unit) && !said ? insideL * share : 0;
 }
 
 /** What a circuit takes, by what is inside it now. */

@@ -45,7 +45,7 @@ export function holdPointName({ work }: JobState, id: HoldPointId): string {
 export function gateOf(state: JobState, id: HoldPointId): Gate {
   const operation = operationId.hold(id);
   const progress = state.progress.get(operation);
-  const holdPoint = state.work.plan.map.holdPoints.find((point) => point.id === id) ?? {
+  const holdPoint = state.work.holdPoints.find((point) => point.id === id) ?? {
     id,
     name: id,
     confirmations: [],

@@ -23,12 +23,14 @@ export { looseGroups, type GroupJoint, type LooseGroup } from './loose-groups.js
 export type { Seat } from './entries/adjusting/seat-measured.js';
 export {
   cansToBuy,
+  CIRCUIT_STATE_WORDS,
   circuitNow,
   circuitsNow,
   fillPlanOf,
   USUAL_CANS_L,
   type CansToBuy,
   type CircuitNow,
+  type CircuitState,
   type FillPlan,
 } from './fluids-now.js';
 export { FILL_SCHOOLS, PRIMING_WORDS, type FillSchool, type FillTerms } from './entries/fluids/fill-planned.js';

@@ -39,3 +39,4 @@ export {
   workUntil,
   workUntilMoment,
 } from './working-day.js';
+export { helpWords } from './help-words.js';

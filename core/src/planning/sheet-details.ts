@@ -18,7 +18,7 @@ export function detailsOf(state: JobState, operation: Operation): StepDetails {
   const { map } = state.work.plan;
   const connection = state.work.connections.get(operation.connection ?? '');
   const circuit = map.circuits.find(({ id }) => id === operation.circuit);
-  const holdPoint = map.holdPoints.find(({ id }) => id === operation.holdPoint);
+  const holdPoint = state.work.holdPoints.find(({ id }) => id === operation.holdPoint);
   return {
     figures: [
       ...(connection ? ofJoint(operation, connection, setsOf(state, connection.id)) : []),

@@ -1,5 +1,6 @@
 import {
   adjustmentsOf,
+  CIRCUIT_STATE_WORDS,
   circuitsNow,
   groundsOf,
   isDone,
@@ -183,13 +184,13 @@ function leaking(state: JobState): readonly Warned[] {
 }
 
 function unfilled(state: JobState): readonly Warned[] {
-  return circuitsNow(state).flatMap(({ circuit, drains, filled }): readonly Warned[] =>
-    !drains || filled
+  return circuitsNow(state).flatMap(({ circuit, is }): readonly Warned[] =>
+    is === 'full'
       ? []
       : [
           {
             harm: circuit.fluid === 'coolant' ? 'loses-coolant' : 'loses-oil',
-            words: `${circuit.name} is not filled`,
+            words: is === 'drained' ? `${circuit.name} is not filled` : `${circuit.name}: ${CIRCUIT_STATE_WORDS[is]}`,
             ...withStep(state, operationId.fill(circuit.id)),
           },
         ],

@@ -13,6 +13,7 @@ import {
 import {
   adaptEdges,
   batteryLast,
+  fillEdges,
   inHandEdges,
   loadBackEdges,
   looseGroupEdges,
@@ -20,6 +21,7 @@ import {
   mountEdges,
   releaseEdges,
   reversedEdges,
+  seatEdges,
   stageEdges,
 } from './edges.js';
 import {
@@ -88,8 +90,10 @@ export function refitOf(plan: JobPlan, teardown: Teardown, inAll: Teardown = tea
     ...inHandEdges(teardown, stages),
     ...mountEdges(opened, stages, faces, sitting),
     ...lowerEdges(plan, teardown, opened, stages, faces, sits),
+    ...fillEdges(plan, teardown, inAll),
     ...adaptEdges(plan, stages),
     ...releaseEdges(plan, teardown, operations, opened, stages),
+    ...seatEdges(plan, teardown, operations),
   ];
   const met = meetingOnTheWayIn(plan, opened, stages, faces, sitting, soFar);
   const refitOnly = [...soFar, ...met.edges];

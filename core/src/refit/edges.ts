@@ -253,6 +253,32 @@ export function lowerEdges(
   return edges;
 }
 
+/** What nothing on the way out drained is filled once the powerpack is in, before its plug is covered. */
+export function fillEdges(plan: JobPlan, teardown: Teardown, inAll: Teardown): readonly Precedence[] {
+  if (!planHeldTo(plan, 8)) return [];
+  const down = operationId.lower(routeOf(plan).lowerSteps.at(-1)?.id ?? '');
+  return plan.map.circuits
+    .filter(({ id }) => inAll.drained.has(id) && !teardown.drained.has(id))
+    .flatMap(({ id, drain }): readonly Precedence[] => [
+      {
+        before: down,
+        after: operationId.fill(id),
+        reason: { kind: 'sequence', words: 'Filled once it stands level in its place.' },
+      },
+      ...drain.access.flatMap((need): readonly Precedence[] =>
+        'removed' in need && teardown.removed.has(need.removed)
+          ? [
+              {
+                before: operationId.fill(id),
+                after: operationId.fit(need.removed),
+                reason: { kind: 'access', words: `${LATER}${need.why}` },
+              },
+            ]
+          : [],
+      ),
+    ]);
+}
+
 /** What is made or changed for a joint is there before the joint is closed; the rest before the powerpack goes down, unless it may wait. */
 export function adaptEdges({ adaptations = [] }: JobPlan, stages: ReadonlyMap<string, Stages>): readonly Precedence[] {
   return adaptations.flatMap(({ id, connection, dueBy }): readonly Precedence[] => {
@@ -311,6 +337,26 @@ export function releaseEdges(
         reason: { kind: 'safety', words: `${name} stays in force until nobody works there any more.` },
       })),
   ]);
+}
+
+/** What is worked from a seat waits until one can sit in it, and until there is air where that does the work. */
+export function seatEdges(plan: JobPlan, teardown: Teardown, operations: readonly Operation[]): readonly Precedence[] {
+  if (!planHeldTo(plan, 8)) return [];
+  return plan.map.conditions
+    .filter(({ id, released }) => released && teardown.conditions.has(id))
+    .flatMap(({ id, name, stops = [], givesReach = [] }) =>
+      operations
+        .filter(
+          ({ phase, station, moves = [] }) =>
+            phase === 'refit' &&
+            (moves.some((moved) => stops.includes(moved)) || (givesReach.length > 0 && station === 'cabin')),
+        )
+        .map((one): Precedence => ({
+          before: operationId.release(id),
+          after: one.id,
+          reason: { kind: 'safety', words: `${name}: from the seat nothing can be worked until that is over.` },
+        })),
+    );
 }
 
 /**

@@ -1,5 +1,6 @@
 import type { MachineHeight, StepHeight } from '../connection-map/index.js';
 import { Hands } from './hands.js';
+import { CALL_GAP_MIN } from './help.js';
 import { Motion } from './motion.js';
 import { Room } from './room.js';
 import type { Task, TaskNet } from './task.js';
@@ -14,6 +15,8 @@ export interface Costs {
   readonly jumps: number;
   /** How many steps are done with fewer hands than they want, although more could be there at another time. */
   readonly shortHanded: number;
+  /** How often somebody has to be called to lend a hand. */
+  readonly calls: number;
   /** Finish plus everything the crew counts against an order. */
   readonly objective: number;
 }
@@ -39,6 +42,9 @@ const NOTHING: Held = { is: 'nothing' };
 
 /** Work for two that one has to do is as bad as an hour lost: somebody has to be fetched. */
 const SHORT_HANDED_MIN = 60;
+
+/** Whoever is called has to be fetched, and leaves other work. */
+const CALL_MIN = 15;
 
 /**
  * Builds schedules from orders of tasks, one task after the other at the earliest time it can begin: after what it
@@ -80,6 +86,9 @@ export class ScheduleBuilder {
     let toolFetches = 0;
     let jumps = 0;
     let shortHanded = 0;
+    let calls = 0;
+    /** Until when whoever was called stays. */
+    let helpedMin = -Infinity;
 
     let place = -1;
     for (const task of order) {
@@ -118,6 +127,10 @@ export class ScheduleBuilder {
       let begin = start;
       for (let now: Task | undefined = task; now; now = now.then) {
         const end: number = begin + now.minutes;
+        if (chosen.length > 0 && now.operation.hands > chosen.length) {
+          if (begin > helpedMin) calls += 1;
+          helpedMin = Math.max(helpedMin, end + CALL_GAP_MIN);
+        }
         this.#placed?.push({
           task: now,
           held: now === task ? this.#held : { is: 'run', by: task },
@@ -160,8 +173,9 @@ export class ScheduleBuilder {
       stationMoves * weights.stationMoveMin +
       toolFetches * weights.toolFetchMin +
       jumps * (weights.jumpMin ?? 0) +
-      shortHanded * SHORT_HANDED_MIN;
-    return { finishMin, heightChanges, stationMoves, toolFetches, jumps, shortHanded, objective };
+      shortHanded * SHORT_HANDED_MIN +
+      calls * CALL_MIN;
+    return { finishMin, heightChanges, stationMoves, toolFetches, jumps, shortHanded, calls, objective };
   }
 
   /** The schedule that `order` comes to, in the order given. */

@@ -105,7 +105,7 @@ describe('what a schedule leaves over', () => {
       plainStep('one'),
       plainStep('cool', { kind: 'wait', hands: 2 }),
     ];
-    expect(planned({ operations }).wantTwo.map(({ id }) => id)).toEqual(['two']);
+    expect(planned({ operations }).help).toMatchObject([{ steps: [{ id: 'two' }] }]);
     expect(
       taskNet({ operations, precedence: [], crew: plainCrew(1), height: 'ground' }).tasks.map(
         (task) => task.handsShort,

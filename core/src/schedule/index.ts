@@ -22,6 +22,7 @@ export {
 } from './crew.js';
 export { chainOf, slackOf, type Link } from './explain.js';
 export { followedOrder } from './followed-order.js';
+export { helpCalls, type HelpCall } from './help.js';
 export { groupedOrder } from './grouped-order.js';
 export type { Load, Orderer, OrderingProblem, SchedulingProblem } from './problem.js';
 export {

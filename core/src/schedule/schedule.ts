@@ -1,5 +1,6 @@
 import { totalMinutes, type Setup } from './setups.js';
 import type { Costs, Held, Placed } from './builder.js';
+import { helpCalls, type HelpCall } from './help.js';
 import type { MachineHeight } from '../connection-map/index.js';
 import type { Operation, OperationId } from '../teardown/index.js';
 import { stopsEverybody, type TaskNet } from './task.js';
@@ -35,8 +36,8 @@ export interface Schedule {
   readonly listed: WorkOrder;
   /** Minutes people stand by, all of the crew together, from the beginning to the finish. */
   readonly waitingMin: number;
-  /** Steps that want two people where fewer are planned. */
-  readonly wantTwo: readonly Operation[];
+  /** When somebody has to lend a second pair of hands. */
+  readonly help: readonly HelpCall[];
 }
 
 /** A schedule as the crew reads it. `placed` is in list order; it is given in the order of beginnings. */
@@ -74,9 +75,7 @@ export function scheduleOf(
     costs,
     listed: asOrder(listed, net.problem.height),
     waitingMin: Math.max(0, there - busy),
-    wantTwo: steps
-      .filter(({ operation, people }) => operation.hands > people.length && people.length > 0)
-      .map(({ operation }) => operation),
+    help: helpCalls(steps),
   };
 }
 

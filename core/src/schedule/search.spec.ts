@@ -138,7 +138,7 @@ describe('a schedule', () => {
 
   it('names the steps that want two where one works alone', () => {
     const plan = asListed(problem({ crew: plainCrew(1), operations: [plainStep('shaft', { hands: 2 })] }));
-    expect(plan.wantTwo.map(({ id }) => id)).toEqual(['shaft']);
+    expect(plan.help).toMatchObject([{ steps: [{ id: 'shaft' }] }]);
   });
 
   it('leaves hands free while somebody from outside does licensed work, and waits until they come', () => {

@@ -13,6 +13,8 @@ import { hangingParts, type Hanging } from './runs.js';
 import {
   accessEdges,
   conditionEdges,
+  coolingEdges,
+  emptyCabEdges,
   establishing,
   holdPointEdges,
   loadPathEdges,
@@ -57,6 +59,9 @@ export function teardownOf(plan: JobPlan): Teardown {
     ...basic,
     ...edges,
     ...(planHeldTo(plan, 3) ? openBayEdges(map, required, operations, [...basic, ...edges]) : []),
+    ...(planHeldTo(plan, 8)
+      ? [...coolingEdges(plan, operations, [...basic, ...edges]), ...emptyCabEdges(map, required, operations)]
+      : []),
   ];
   const withLoad = [...inHand, ...loadPathEdges(map, required, operations, inHand)];
   const precedence = [...withLoad, ...holdPointEdges(plan, required, operations, withLoad)];

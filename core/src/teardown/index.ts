@@ -8,7 +8,7 @@ export { teardownOf, refuseLoops, type Teardown } from './derive.js';
 export { holdPointOperation } from './steps-out.js';
 export * from './operation.js';
 export { choreEdges, choreOperation, choresFor, type DeedSteps } from './chores.js';
-export { isForJob } from './scope.js';
+export { holdPointsFor, isForJob } from './scope.js';
 export { ancestorsOf, descendantsOf, findLoop, precedenceGraph, type PrecedenceGraph } from './precedence-graph.js';
 export { motionOn, type Motion } from './motion.js';
 export { HEAVY_KG, hangingParts, type Hanging, type Run } from './runs.js';

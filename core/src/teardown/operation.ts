@@ -128,6 +128,7 @@ export const operationId = {
   together: (part: PartId): OperationId => `shift:together-${part}`,
   compare: (part: PartId): OperationId => `shift:compare-${part}`,
   change: (part: PartId): OperationId => `shift:change-${part}`,
+  charge: (part: PartId): OperationId => `shift:charge-${part}`,
   carryOver: (part: PartId): OperationId => `shift:carry-${part}`,
 } as const;
 

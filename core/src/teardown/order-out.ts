@@ -134,6 +134,58 @@ export function openBayEdges(
   });
 }
 
+/**
+ * While it cools nobody is at what is hot, or beneath it: the exhaust, what the exhaust is bolted to, whatever scalds. `basic`
+ * tells what comes before it is made safe, and before the cooling itself.
+ */
+export function coolingEdges(
+  { map }: JobPlan,
+  operations: readonly Operation[],
+  basic: readonly Precedence[],
+): readonly Precedence[] {
+  const cooling = operations.filter(({ kind, cautions }) => kind === 'wait' && cautions.includes('hot-metal'));
+  const roots = new Set([map.body, ...map.powerpacks.flatMap(({ roots: own }) => own)]);
+  const hot = new Set(
+    map.connections
+      .filter(({ system, kind }) => system === 'exhaust' && kind !== 'plug')
+      .flatMap(({ between }) => between.filter((part) => !roots.has(part))),
+  );
+  const joints = new Map(map.connections.map((connection) => [connection.id, connection]));
+  const isHot = ({ station, cautions, part, connection }: Operation) =>
+    station === 'underside' ||
+    cautions.includes('hot-metal') ||
+    cautions.includes('hot-coolant') ||
+    hot.has(part ?? '') ||
+    (joints.get(connection ?? '')?.between ?? []).some((end) => hot.has(end));
+  const graph = precedenceGraph(basic);
+  return cooling.flatMap(({ id }) => {
+    const first = ancestorsOf(id, graph);
+    return operations
+      .filter((one) => one.phase === 'strip' && one.kind !== 'wait' && one.kind !== 'hold-point' && isHot(one))
+      .filter((one) => !first.has(one.id))
+      .map((one): Precedence => ({
+        before: id,
+        after: one.id,
+        reason: { kind: 'safety', words: 'Nobody works at what is hot, or lies under it: it cools first.' },
+      }));
+  });
+}
+
+/** Nobody is left in a cab that is tilted: what is done inside is done before. */
+export function emptyCabEdges(map: ConnectionMap, required: Requirements, operations: readonly Operation[]) {
+  return map.conditions
+    .filter(({ id, givesReach = [] }) => givesReach.length > 0 && required.conditions.has(id))
+    .flatMap(({ id, name }) =>
+      operations
+        .filter(({ phase, station }) => phase === 'strip' && station === 'cabin')
+        .map((one): Precedence => ({
+          before: one.id,
+          after: establishing(map, id),
+          reason: { kind: 'safety', words: `${name}: nobody is inside any more.` },
+        })),
+    );
+}
+
 /** Everything that carries no load before the hoist takes the weight, and that before the last mounts. */
 export function loadPathEdges(
   map: ConnectionMap,
@@ -157,6 +209,16 @@ export function loadPathEdges(
     const afterIt = descendantsOf(last, precedenceGraph([...basic, ...edges]));
     for (const before of ordinary) if (!afterIt.has(before)) edges.push({ before, after: last, reason });
   };
+  const ready = operationId.hold('pre-weight');
+  if (operations.some(({ id }) => id === ready)) {
+    for (const after of late)
+      edges.push({
+        before: ready,
+        after,
+        reason: { kind: 'hold point', words: 'Gear, slings and stands are looked at before anything hangs on them.' },
+      });
+    addBefore(ready, { kind: 'safety', words: 'Signed when all else is off: gear is looked at before it carries.' });
+  }
   for (const taker of takers)
     addBefore(taker, {
       kind: 'safety',

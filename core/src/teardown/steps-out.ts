@@ -3,12 +3,14 @@ import {
   planHeldTo,
   reachOf,
   routeOf,
+  type Condition,
   type ConnectionMap,
   type HoldPointId,
   type JobPlan,
   type StepSpec,
 } from '../connection-map/index.js';
 import { openingTitle, operationId, type Operation } from './operation.js';
+import { ratedForKg } from './rated.js';
 import { type Requirements } from './requirements.js';
 
 /** The step at which `holdPoint` of `map` is signed. */
@@ -47,6 +49,7 @@ export function stripOperations(plan: JobPlan, required: Requirements): readonly
         ? [
             {
               ...condition.established.step,
+              ...ratedWords(plan, condition, required),
               id: operationId.establish(condition.id),
               phase: 'strip',
               kind: condition.takesLoad ? 'support' : 'make-safe',
@@ -91,7 +94,28 @@ export function stripOperations(plan: JobPlan, required: Requirements): readonly
     height: planHeldTo(plan, 3) ? 'ground' : 'either',
     cautions: ['battery', 'fuel'],
   });
-  return [...conditions, madeSafe, ...drains, ...opens, ...removals];
+  const taken = map.conditions.find(({ id, takesLoad }) => takesLoad && required.conditions.has(id))?.established;
+  const isAsked = planHeldTo(plan, 8) && map.holdPoints.some(({ id }) => id === 'pre-weight');
+  const ready =
+    isAsked && taken?.by === 'step'
+      ? [
+          holdPointOperation(map, 'pre-weight', 'strip', {
+            station: taken.step.station,
+            height: taken.step.height,
+            cautions: ['under-load'],
+          }),
+        ]
+      : [];
+  return [...conditions, madeSafe, ...ready, ...drains, ...opens, ...removals];
+}
+
+/** With the tip of the step at which gear takes weight: how much, and what every piece of it has to be rated for. */
+function ratedWords(plan: JobPlan, condition: Condition, required: Requirements): Pick<StepSpec, 'tip'> {
+  const rated = condition.takesLoad && planHeldTo(plan, 8) ? ratedForKg(plan, condition, required) : undefined;
+  if (!rated || condition.established.by !== 'step') return {};
+  const { tip } = condition.established.step;
+  const words = `About ${rated.loadKg} kg: every piece of it rated for ${rated.ratedKg} kg or more.`;
+  return { tip: tip === undefined ? words : `${words} ${tip}` };
 }
 
 /** What is done to lift the powerpack out. */

@@ -1,4 +1,4 @@
-import { routeOf, type JobPlan, type Route, type ThreePointMinutes } from '../connection-map/index.js';
+import { routeOf, type JobPlan, type LiftStep, type Route, type ThreePointMinutes } from '../connection-map/index.js';
 
 /** One move of a lift as a step: what to do, what to look at, and how long it takes. */
 export interface MoveStep {
@@ -41,7 +41,7 @@ export interface MovesOut extends LegMoves {
   readonly then?: readonly FurtherLeg[];
 }
 
-type Step = Route['liftSteps'][number];
+type Step = LiftStep;
 
 /**
  * `plan` with the steps of its lift and of its way back in the moves of this machine: of each leg the layout’s own first
@@ -94,12 +94,19 @@ function runsOf(
   };
 }
 
-function wayOut([first, ...more]: readonly Step[], { out, carriedBy, drawnOff }: LegMoves, name: string) {
+function wayOut(run: readonly Step[], { out, carriedBy, drawnOff }: LegMoves, name: string) {
+  const [first, ...more] = run.filter(({ kept }) => !kept);
   const begun: Step | undefined = first && (drawnOff ? first : { ...first, title: COMES_FREE[carriedBy] });
-  return [...(begun ? [begun] : []), ...stepsOf(more[0] ?? first, out, name), ...more.slice(-1)];
+  return [
+    ...(begun ? [begun] : []),
+    ...run.filter(({ kept }) => kept),
+    ...stepsOf(more[0] ?? first, out, name),
+    ...more.slice(-1),
+  ];
 }
 
-function wayIn([first, ...more]: readonly Step[], { back, carriedBy, drawnOff }: LegMoves, name: string) {
+function wayIn(run: readonly Step[], { back, carriedBy, drawnOff }: LegMoves, name: string) {
+  const [first, ...more] = run.filter(({ kept }) => !kept);
   const brought: Step | undefined = first && {
     ...first,
     ...(carriedBy === 'hoist' ? { title: BROUGHT_OVER } : {}),
@@ -110,6 +117,7 @@ function wayIn([first, ...more]: readonly Step[], { back, carriedBy, drawnOff }:
     ...stepsOf(more[0] ?? first, back, name),
     // Back onto its shaft is two steps: in line with it, and home.
     ...more.slice(drawnOff ? -2 : -1),
+    ...run.filter(({ kept }) => kept),
   ];
 }
 

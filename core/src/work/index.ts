@@ -7,6 +7,7 @@ import {
   planHeldTo,
   type Connection,
   type ConnectionId,
+  type HoldPoint,
   type JobPlan,
   type PartId,
 } from '../connection-map/index.js';
@@ -14,6 +15,7 @@ import { byMoves, type MovesOut } from './by-moves.js';
 import { benchOf, NOTHING_DECIDED, openedInAll, type Bench, type BenchDecisions } from '../bench/index.js';
 import { deedsBack, refitOf } from '../refit/index.js';
 import {
+  holdPointsFor,
   motionOn,
   operationId,
   precedenceGraph,
@@ -51,6 +53,8 @@ export interface Work extends PrecedenceGraph {
   readonly because: ReadonlyMap<OperationId, string>;
   /** What is done while it is out, and what for. */
   readonly bench: Pick<Bench, 'opened' | 'removed' | 'pairs' | 'renewed' | 'unreached' | 'replaced'>;
+  /** What is signed on this job, each with what is looked at for it. */
+  readonly holdPoints: readonly HoldPoint[];
   /** Steps that are one job in the same hands, out and back. */
   readonly runs: readonly Run[];
 }
@@ -85,7 +89,8 @@ function withFound(plan: JobPlan, found: readonly Connection[]): JobPlan {
 function derived(whole: JobPlan, decided: BenchDecisions): Work {
   const teardown = teardownOf(whole);
   const bench = benchOf(whole, teardown, decided, deedsBack(whole, teardown));
-  const refit = refitOf(whole, teardown, openedInAll(teardown, bench));
+  const inAll = openedInAll(teardown, bench);
+  const refit = refitOf(whole, teardown, inAll);
   const together = [...bench.operations, ...refit.operations];
   const motionOf = motionOn(whole.map);
   const operations = [...teardown.operations, ...together].map((operation) => {
@@ -106,6 +111,7 @@ function derived(whole: JobPlan, decided: BenchDecisions): Work {
     boundary: crossing(whole.map.connections, teardown.lump),
     because: new Map([...teardown.because, ...bench.because]),
     bench,
+    holdPoints: holdPointsFor(whole, inAll),
     runs: planHeldTo(whole, 3)
       ? [
           ...torqueRuns(together, graph),

@@ -4,6 +4,7 @@ import { CAUTION_WORDS, powerpackOf, routeOf } from '@brisk/core/connection-map'
 import type { JobState } from '@brisk/core/ledger';
 import {
   detailsOf,
+  helpWords,
   RAISING,
   sheetSetups,
   USUAL_DAY,
@@ -54,7 +55,11 @@ export function sheetDocument(
   const told = new Set<string>();
   const day = plan.problem.crew.day ?? USUAL_DAY;
   const when = (minutes: number) => whenWords(minutes, now, day, writing);
-  const blocks = sheetSetups(state, plan).flatMap((setup) => blocksOf(state, setup, on, told, when));
+  const help = helpWords(plan.schedule.help, when);
+  const blocks = [
+    ...(help === '' ? [] : [first(help)]),
+    ...sheetSetups(state, plan).flatMap((setup) => blocksOf(state, setup, on, told, when)),
+  ];
   const { size, columns } = flowed(blocks);
   const pages = Math.ceil(columns.length / COLUMNS_A_PAGE);
   const followed = state.plans.get(half);
@@ -144,6 +149,13 @@ function filled(blocks: readonly Block[], size: number, room: number): readonly 
   });
   return columns;
 }
+
+/** What is read before anything is begun. */
+const first = (words: string): Block => ({
+  heading: false,
+  height: (size) => lines(words, size) * size * LINE + 4,
+  content: () => ({ text: words, bold: true, margin: [0, 0, 0, 4] }),
+});
 
 /** A setup: its heading with what to take and mind, then each step with a box to tick and what hands need at it. */
 function blocksOf(

@@ -7,7 +7,7 @@ export const CRANKING = [
     'battery-flat',
     'The battery is flat',
     9,
-    { words: ['battery'] },
+    { connections: ['battery-negative', 'battery-link'] },
     {
       crank: { slow: 0.45, click: 0.35, nothing: 0.15 },
       fires: { never: 0.97 },
@@ -24,7 +24,7 @@ export const CRANKING = [
     'battery-dead',
     'The battery is worn out: charged, it sinks at once',
     3,
-    { words: ['battery'] },
+    { connections: ['battery-negative', 'battery-link'] },
     {
       crank: { slow: 0.6, click: 0.3 },
       fires: { never: 0.85 },
@@ -38,7 +38,7 @@ export const CRANKING = [
     'battery-post',
     'A battery clamp is loose or dirty',
     5,
-    { words: ['battery-negative', 'battery-positive', 'battery negative', 'battery positive'] },
+    { connections: ['battery-negative', 'battery-link'] },
     {
       crank: { click: 0.35, nothing: 0.35, slow: 0.25 },
       fires: { never: 0.92 },
@@ -73,7 +73,7 @@ export const CRANKING = [
     'main-cable',
     'The battery cable at the starter is loose or corroded',
     5,
-    { words: ['starter-cable', 'battery cable at the starter'] },
+    { connections: ['starter-cable'] },
     {
       crank: { slow: 0.45, click: 0.4, nothing: 0.12 },
       fires: { never: 0.9 },
@@ -89,7 +89,7 @@ export const CRANKING = [
     'signal-plug',
     'The starter’s signal plug is off or broken',
     7,
-    { words: ['starter-signal', 'starter signal'] },
+    { connections: ['starter-signal'] },
     {
       crank: { nothing: 0.97 },
       fires: { never: 0.98 },
@@ -105,7 +105,7 @@ export const CRANKING = [
     'starter-worn',
     'The starter is worn or its solenoid sticks',
     3,
-    { words: ['starter'] },
+    { connections: ['starter-cable', 'starter-signal', 'starter-bolts'] },
     {
       crank: { click: 0.55, slow: 0.3, nothing: 0.12 },
       fires: { never: 0.9 },
@@ -123,7 +123,7 @@ export const CRANKING = [
     'starter-mesh',
     'The starter spins and does not mesh',
     2,
-    { words: ['starter-bolts', 'the starter', 'flywheel', 'flexplate'] },
+    { connections: ['starter-bolts', 'flywheel-bolts', 'flexplate-bolts'] },
     {
       crank: { fast: 0.85, click: 0.08 },
       fires: { never: 0.98 },
@@ -137,7 +137,7 @@ export const CRANKING = [
     'neutral-switch',
     'The park and neutral switch is off or out of place',
     5,
-    { words: ['park-switch', 'park and neutral', 'selector'] },
+    { connections: ['park-switch', 'selector-rod'] },
     {
       crank: { nothing: 0.97 },
       fires: { never: 0.98 },
@@ -154,7 +154,7 @@ export const CRANKING = [
     'pedal-switch',
     'The switch of the clutch pedal is off',
     2,
-    { words: ['clutch-switch', 'pedal'] },
+    {},
     {
       crank: { nothing: 0.97 },
       fires: { never: 0.98 },
@@ -170,7 +170,7 @@ export const CRANKING = [
     'key-not-known',
     'The immobiliser does not know the key',
     4,
-    { words: ['key', 'immobiliser', 'control unit', 'antenna'] },
+    { connections: ['loom-control-unit'] },
     {
       crank: { normal: 0.6, nothing: 0.37 },
       fires: { never: 0.55, dies: 0.42 },
@@ -187,7 +187,7 @@ export const CRANKING = [
     'engine-stuck',
     'The engine does not turn: something is jammed, or a cylinder is full',
     1.5,
-    { words: ['engine', 'converter', 'flywheel'] },
+    { connections: ['converter-shaft', 'flywheel-bolts', 'flexplate-bolts', 'timing-cover-bolts'] },
     {
       crank: { click: 0.75, nothing: 0.15, slow: 0.08 },
       fires: { never: 0.99 },
@@ -202,7 +202,7 @@ export const CRANKING = [
     'belt-broken',
     'The timing drive is broken or not on',
     1.5,
-    { words: ['timing', 'front-cover', 'crank'] },
+    { connections: ['timing-cover-bolts', 'front-pulley-bolt'] },
     {
       crank: { fast: 0.8, normal: 0.15 },
       fires: { never: 0.97 },

@@ -7,7 +7,7 @@ export const DRIVE = [
     'clutch-air',
     'There is air in the clutch line',
     6,
-    { words: ['clutch-line', 'clutch line', 'booster', 'clutch-cylinder', 'clutch cylinder'] },
+    { connections: ['clutch-line', 'booster-line'] },
     {
       ...RUNS,
       pedal: { soft: 0.93 },
@@ -21,7 +21,7 @@ export const DRIVE = [
     'clutch-cable',
     'The clutch cable is not set',
     4,
-    { words: ['clutch-cable', 'clutch cable'] },
+    { connections: ['clutch-cable-end', 'clutch-cable-wing'] },
     {
       ...RUNS,
       pedal: { soft: 0.4, high: 0.45 },
@@ -35,7 +35,7 @@ export const DRIVE = [
     'disc-reversed',
     'The clutch disc is in the wrong way round, or the wrong one',
     2,
-    { words: ['bell-housing', 'bell', 'flywheel', 'clutch'] },
+    { connections: ['bell-housing', 'bell-upper', 'bell-lower', 'flywheel-bolts'] },
     {
       ...RUNS,
       pedal: { high: 0.3, usual: 0.5 },
@@ -52,7 +52,7 @@ export const DRIVE = [
     'disc-oiled',
     'Oil or grease is on the disc',
     2,
-    { words: ['bell', 'flywheel', 'clutch', 'release'] },
+    { connections: ['bell-housing', 'bell-upper', 'bell-lower', 'flywheel-bolts'] },
     {
       ...RUNS,
       bite: { slips: 0.55, judders: 0.43 },
@@ -66,7 +66,17 @@ export const DRIVE = [
     'release-bearing',
     'The release bearing is dry or not seated',
     3,
-    { words: ['bell', 'release', 'clutch'] },
+    {
+      connections: [
+        'bell-housing',
+        'bell-upper',
+        'bell-lower',
+        'clutch-cylinder-bolts',
+        'booster-bolts',
+        'clutch-cable-end',
+        'clutch-cable-wing',
+      ],
+    },
     {
       ...RUNS,
       'noise-pedal': { down: 0.93 },
@@ -82,7 +92,7 @@ export const DRIVE = [
     'input-bearing',
     'The gearbox’s input bearing hums',
     1,
-    { words: ['gearbox', 'bell'] },
+    { connections: ['bell-housing', 'bell-upper', 'bell-lower'] },
     {
       ...RUNS,
       'noise-pedal': { up: 0.93 },
@@ -97,7 +107,19 @@ export const DRIVE = [
     'linkage-off',
     'The gear linkage is out of adjustment',
     6,
-    { kinds: ['linkage'] },
+    {
+      connections: [
+        'selector-cable-end',
+        'gear-cable-select',
+        'gear-cable-shift',
+        'lever-joint',
+        'shift-coupling',
+        'selector-rod',
+        'transfer-rod',
+        'shift-tube-joint',
+        'shift-tube-cab',
+      ],
+    },
     {
       ...RUNS,
       gears: { some: 0.75, none: 0.2 },
@@ -110,7 +132,7 @@ export const DRIVE = [
     'atf-low',
     'The automatic is low on oil',
     6,
-    { words: ['gearbox', 'cooler', 'filler'] },
+    { circuits: ['gearbox-oil'], connections: ['filler-tube'], dry: ['gearbox-oil'] },
     {
       ...RUNS,
       atf: { low: 0.95 },
@@ -120,10 +142,28 @@ export const DRIVE = [
     AUTOMATIC,
   ),
   cause(
+    'gearbox-dry',
+    'There is no oil in the gearbox: it came without, or was drained and never filled',
+    1,
+    { dry: ['gearbox-oil'] },
+    {
+      ...RUNS,
+      'gearbox-level': { nothing: 0.97 },
+      atf: { low: 0.97 },
+      drive: { none: 0.85 },
+      gears: { all: 0.6, grind: 0.25 },
+      noise: { scrape: 0.75 },
+      'noise-place': { bell: 0.6, under: 0.35 },
+      'noise-speed': { load: 0.45, idle: 0.3 },
+      'noise-pedal': { up: 0.6 },
+    },
+    'Stop. Filled by its own level, turned by hand, then looked at for what it cost.',
+  ),
+  cause(
     'converter-not-home',
     'The converter was not home: its pump is broken',
     1.5,
-    { words: ['converter', 'bell-housing'] },
+    { connections: ['converter-shaft', 'converter-bolts', 'bell-housing'] },
     {
       crank: { normal: 0.7, slow: 0.15, click: 0.1 },
       fires: { well: 0.75 },
@@ -141,7 +181,7 @@ export const DRIVE = [
     'gearbox-plug',
     'The gearbox’s main plug is off or oily',
     4,
-    { words: ['gearbox-main', 'gearbox main', 'output-speed', 'output speed'] },
+    { connections: ['gearbox-main', 'output-speed'] },
     {
       ...RUNS,
       drive: { late: 0.5, wrong: 0.25, none: 0.15 },
@@ -156,7 +196,7 @@ export const DRIVE = [
     'flywheel-loose',
     'Flywheel or drive plate is loose or cracked',
     1.5,
-    { words: ['flywheel', 'flexplate', 'converter-bolts', 'drive plate'] },
+    { connections: ['flywheel-bolts', 'flexplate-bolts', 'converter-bolts'] },
     {
       ...RUNS,
       noise: { knock: 0.75, scrape: 0.2 },
@@ -171,7 +211,7 @@ export const DRIVE = [
     'balance',
     'Flywheel and engine are balanced otherwise, or the clutch sits turned',
     1.5,
-    { words: ['flywheel', 'pulley', 'converter'] },
+    { connections: ['flywheel-bolts', 'flexplate-bolts', 'converter-bolts', 'front-pulley-bolt'] },
     {
       ...RUNS,
       vibration: { revs: 0.93 },
@@ -183,7 +223,26 @@ export const DRIVE = [
     'mount-wrong',
     'A mount is loose, twisted or torn',
     4,
-    { systems: ['mounts'], words: ['mount', 'crossmember'] },
+    {
+      connections: [
+        'mount-right',
+        'mount-left',
+        'mount-front',
+        'mount-rear',
+        'roll-gearbox',
+        'roll-cradle',
+        'gearbox-mount',
+        'crossmember-bolts',
+        'gearbox-front-mount',
+        'gearbox-rear-mount',
+        'bearer-engine',
+        'bearer-body',
+        'bearer-bolts',
+        'cradle-bolts',
+        'deck-front',
+        'deck-rear',
+      ],
+    },
     {
       ...RUNS,
       vibration: { revs: 0.75 },
@@ -198,7 +257,17 @@ export const DRIVE = [
     'exhaust-touches',
     'The exhaust touches the body',
     5,
-    { systems: ['exhaust'] },
+    {
+      connections: [
+        'exhaust-hangers',
+        'downpipe-bracket',
+        'downpipe-flange',
+        'heat-shield-nuts',
+        'silencer-straps',
+        'silencer-brackets',
+        'silencer-bracket',
+      ],
+    },
     {
       ...RUNS,
       vibration: { revs: 0.6 },
@@ -212,7 +281,7 @@ export const DRIVE = [
     'shaft-phase',
     'The propeller shaft is not on its marks',
     3,
-    { words: ['prop', 'propeller'] },
+    { connections: ['prop-front', 'prop-centre', 'prop-rear', 'front-prop-box', 'front-prop-axle'] },
     {
       ...RUNS,
       vibration: { speed: 0.93 },
@@ -223,7 +292,16 @@ export const DRIVE = [
     'shaft-not-home',
     'A drive shaft is not home',
     2.5,
-    { kinds: ['shaft'] },
+    {
+      connections: [
+        'shaft-left-inner',
+        'shaft-left-flange',
+        'shaft-right-inner',
+        'shaft-right-flange',
+        'prop-front',
+        'front-prop-box',
+      ],
+    },
     {
       ...RUNS,
       gears: { all: 0.9 },

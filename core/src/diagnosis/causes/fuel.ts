@@ -9,7 +9,18 @@ export const FUEL = [
     'tank-bad',
     'The tank is empty, or what is in it is stale',
     4,
-    { words: ['tank', 'fuel'] },
+    {
+      connections: [
+        'petrol-feed',
+        'petrol-feed-direct',
+        'single-feed',
+        'fuel-feed',
+        'lift-pump-feed',
+        'injection-feed',
+        'tank-feed',
+        'tank-hose',
+      ],
+    },
     {
       crank: { normal: 0.97 },
       fires: { never: 0.6, dies: 0.2, rough: 0.2 },
@@ -26,7 +37,18 @@ export const FUEL = [
     'feed-shut',
     'The feed is still shut, kinked or not pushed home',
     5,
-    { systems: ['fuel'], words: ['fuel-feed', 'petrol-feed', 'fuel feed', 'tank'] },
+    {
+      connections: [
+        'petrol-feed',
+        'petrol-feed-direct',
+        'single-feed',
+        'fuel-feed',
+        'lift-pump-feed',
+        'injection-feed',
+        'tank-feed',
+        'tank-hose',
+      ],
+    },
     {
       crank: { normal: 0.97 },
       fires: { never: 0.6, dies: 0.37 },
@@ -45,7 +67,23 @@ export const FUEL = [
     'lines-crossed',
     'Feed and return are changed over',
     2,
-    { words: ['fuel-return', 'fuel-feed', 'petrol-return', 'petrol-feed', 'fuel return'] },
+    {
+      connections: [
+        'petrol-feed',
+        'petrol-feed-direct',
+        'single-feed',
+        'fuel-feed',
+        'lift-pump-feed',
+        'injection-feed',
+        'tank-feed',
+        'tank-hose',
+        'petrol-return',
+        'single-return',
+        'fuel-return',
+        'injection-return',
+        'tank-return',
+      ],
+    },
     {
       ...DIES,
       ...NO_FUEL,
@@ -61,7 +99,7 @@ export const FUEL = [
     'pump-dead',
     'The fuel pump is dead or weak',
     2,
-    { words: ['pump', 'tank'] },
+    { connections: ['petrol-feed', 'petrol-feed-direct', 'single-feed'] },
     {
       ...NEVER_FIRES,
       ...NO_FUEL,
@@ -75,7 +113,7 @@ export const FUEL = [
     'regulator',
     'The pressure regulator leaks or sticks',
     1.5,
-    { words: ['regulator', 'fuel-return', 'vacuum'] },
+    { connections: ['petrol-return', 'single-return'] },
     {
       ...ROUGH,
       'fuel-pressure': { low: 0.5, high: 0.45 },
@@ -90,7 +128,23 @@ export const FUEL = [
     'injector-dead',
     'An injector is dead or stuck',
     3,
-    { words: ['injector'] },
+    {
+      connections: [
+        'rail-bolts',
+        'single-injector-bolts',
+        'single-injector-plug',
+        'petrol-injector-1',
+        'petrol-injector-2',
+        'petrol-injector-3',
+        'petrol-injector-4',
+        'injector-1',
+        'injector-2',
+        'injector-3',
+        'injector-4',
+        'injector-5',
+        'injector-6',
+      ],
+    },
     {
       ...ROUGH,
       'cylinder-drop': { one: 0.96 },
@@ -110,7 +164,7 @@ export const FUEL = [
     'flooded',
     'It is flooded',
     3,
-    { words: ['injector', 'carburettor'] },
+    { connections: ['carburettor-nuts', 'choke-cable', 'choke-control-cable', 'single-injector-bolts', 'rail-bolts'] },
     {
       ...NEVER_FIRES,
       plugs: { wet: 0.95 },
@@ -126,7 +180,7 @@ export const FUEL = [
     'bowl-empty',
     'The float bowl is dry: tap shut, pump not primed',
     5,
-    { words: ['carburettor', 'tank-hose', 'lift-pump', 'lift pump'] },
+    { connections: ['tank-hose', 'lift-pump-feed', 'lift-pump-bolts'] },
     {
       ...NEVER_FIRES,
       ...NO_FUEL,
@@ -140,7 +194,7 @@ export const FUEL = [
     'needle-stuck',
     'The float needle sticks',
     2,
-    { words: ['carburettor'] },
+    { connections: ['carburettor-nuts'] },
     {
       crank: { normal: 0.97 },
       fires: { never: 0.4, dies: 0.35, rough: 0.22 },
@@ -156,7 +210,7 @@ export const FUEL = [
     'choke-wrong',
     'The choke does not close or does not open',
     3,
-    { words: ['choke'] },
+    { connections: ['choke-cable', 'choke-control-cable', 'choke-control-nut'] },
     {
       crank: { normal: 0.97 },
       fires: { never: 0.3, dies: 0.4, rough: 0.28 },
@@ -172,7 +226,7 @@ export const FUEL = [
     'idle-cut-off',
     'The idle cut-off valve is unplugged',
     3,
-    { words: ['idle-valve', 'idle cut-off'] },
+    { connections: ['idle-valve'] },
     {
       crank: { normal: 0.97 },
       fires: { dies: 0.6, rough: 0.35 },
@@ -187,7 +241,20 @@ export const FUEL = [
     'air-in-fuel',
     'There is air in the fuel: not bled, or a joint draws it',
     9,
-    { systems: ['fuel'] },
+    {
+      connections: [
+        'fuel-feed',
+        'fuel-return',
+        'injection-feed',
+        'injection-return',
+        'tank-feed',
+        'tank-return',
+        'fuel-filter-clamp',
+        'injection-pump-nuts',
+        'pump-bolts',
+        'rail-bolts',
+      ],
+    },
     {
       crank: { normal: 0.97 },
       fires: { never: 0.5, dies: 0.35, rough: 0.13 },
@@ -204,7 +271,16 @@ export const FUEL = [
     'lift-pump',
     'The lift pump does not feed',
     2,
-    { words: ['lift-pump', 'lift pump', 'filter'] },
+    {
+      connections: [
+        'fuel-feed',
+        'injection-feed',
+        'fuel-filter-clamp',
+        'tank-feed',
+        'lift-pump-feed',
+        'lift-pump-bolts',
+      ],
+    },
     {
       ...DIES,
       'filter-fuel': { little: 0.93 },
@@ -219,7 +295,7 @@ export const FUEL = [
     'stop-solenoid',
     'The stop solenoid has no current or the stop lever is caught',
     5,
-    { words: ['stop'] },
+    { connections: ['stop-solenoid'] },
     {
       ...NEVER_FIRES,
       'stop-solenoid': { silent: 0.9 },
@@ -234,7 +310,7 @@ export const FUEL = [
     'pump-timing',
     'The injection pump is timed wrong',
     2,
-    { words: ['injection-pump', 'injection pump', 'timing'] },
+    { connections: ['injection-pump-nuts', 'pump-bolts', 'timing-cover-bolts'] },
     {
       crank: { normal: 0.96 },
       fires: { never: 0.35, rough: 0.6 },
@@ -253,7 +329,7 @@ export const FUEL = [
     'pipes-crossed',
     'Two injector pipes are changed over',
     1.5,
-    { words: ['injector', 'pipe'] },
+    { connections: ['injection-pump-nuts'] },
     {
       crank: { normal: 0.96 },
       fires: { rough: 0.85 },
@@ -271,7 +347,7 @@ export const FUEL = [
     'high-pressure-leak',
     'A high-pressure pipe leaks',
     2,
-    { words: ['rail', 'pipe', 'pump-bolts', 'high-pressure'] },
+    { connections: ['rail-bolts', 'pump-bolts', 'rail-sensor', 'pump-valve'] },
     {
       crank: { normal: 0.97 },
       fires: { never: 0.5, dies: 0.3 },
@@ -287,7 +363,7 @@ export const FUEL = [
     'injector-leaks-off',
     'An injector lets the pressure back',
     2.5,
-    { words: ['injector', 'leak'] },
+    { connections: ['fuel-return', 'rail-bolts'] },
     {
       crank: { normal: 0.97 },
       fires: { never: 0.6, rough: 0.3 },
@@ -304,7 +380,7 @@ export const FUEL = [
     'glow',
     'The glow plugs have no current',
     3,
-    { words: ['glow'] },
+    { connections: ['glow-bar'] },
     {
       crank: { normal: 0.95 },
       fires: { never: 0.45, rough: 0.45 },
@@ -321,7 +397,7 @@ export const FUEL = [
     'return-blocked',
     'The return is blocked or kinked',
     2,
-    { words: ['return'] },
+    { connections: ['petrol-return', 'single-return', 'fuel-return', 'injection-return', 'tank-return'] },
     {
       crank: { normal: 0.97 },
       fires: { rough: 0.5, dies: 0.3, never: 0.15 },

@@ -7,7 +7,7 @@ export const IGNITION = [
     'coil-plug',
     'A coil is unplugged',
     6,
-    { words: ['coil'] },
+    { connections: ['coil-1', 'coil-2', 'coil-3', 'coil-4', 'coil-lead'] },
     {
       ...ROUGH,
       'cylinder-drop': { one: 0.96 },
@@ -26,7 +26,7 @@ export const IGNITION = [
     'plug-dirty',
     'A spark plug is dirty, cracked or loose',
     5,
-    { words: ['coil', 'spark', 'plug lead'] },
+    { connections: ['coil-1', 'coil-2', 'coil-3', 'coil-4', 'coil-lead', 'kill-wire'] },
     {
       ...ROUGH,
       'cylinder-drop': { one: 0.96 },
@@ -45,7 +45,7 @@ export const IGNITION = [
     'coil-dead',
     'A coil is dead',
     3,
-    { words: ['coil'] },
+    { connections: ['coil-1', 'coil-2', 'coil-3', 'coil-4', 'coil-lead', 'coil-bracket'] },
     {
       ...ROUGH,
       'cylinder-drop': { one: 0.96 },
@@ -62,7 +62,7 @@ export const IGNITION = [
     'leads-crossed',
     'Plug leads or coil plugs are changed over',
     5,
-    { words: ['coil', 'distributor', 'lead'] },
+    { connections: ['coil-1', 'coil-2', 'coil-3', 'coil-4', 'coil-lead', 'distributor-plug', 'distributor-clamp'] },
     {
       crank: { normal: 0.95 },
       fires: { rough: 0.55, never: 0.3, dies: 0.13 },
@@ -80,7 +80,18 @@ export const IGNITION = [
     'no-spark',
     'No spark at all: coil lead, module or its feed',
     5,
-    { words: ['coil', 'distributor', 'ignition'] },
+    {
+      connections: [
+        'coil-1',
+        'coil-2',
+        'coil-3',
+        'coil-4',
+        'coil-lead',
+        'distributor-plug',
+        'distributor-clamp',
+        'kill-wire',
+      ],
+    },
     {
       ...NEVER_FIRES,
       spark: { none: 0.96 },
@@ -98,7 +109,7 @@ export const IGNITION = [
     'distributor-off',
     'The distributor sits a tooth off',
     3,
-    { words: ['distributor'] },
+    { connections: ['distributor-clamp', 'distributor-plug'] },
     {
       crank: { normal: 0.93 },
       fires: { rough: 0.5, never: 0.4 },

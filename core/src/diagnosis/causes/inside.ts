@@ -7,7 +7,7 @@ export const INSIDE = [
     'timing-off',
     'The timing is a tooth off',
     2.5,
-    { words: ['timing', 'front-cover', 'cam'] },
+    { connections: ['timing-cover-bolts'] },
     {
       crank: { normal: 0.93 },
       fires: { rough: 0.6, never: 0.3 },
@@ -24,7 +24,7 @@ export const INSIDE = [
     'valve-or-ring',
     'One cylinder has no compression',
     2,
-    { words: ['head', 'engine'] },
+    { connections: ['head-cover-bolts'] },
     {
       ...ROUGH,
       'cylinder-drop': { one: 0.96 },
@@ -43,7 +43,7 @@ export const INSIDE = [
     'head-gasket',
     'The head gasket leaks',
     1.5,
-    { words: ['head', 'engine'] },
+    {},
     {
       crank: { normal: 0.9 },
       fires: { rough: 0.5, well: 0.45 },
@@ -60,7 +60,25 @@ export const INSIDE = [
     'intake-blocked',
     'Something is left in the intake',
     2.5,
-    { systems: ['air'] },
+    {
+      connections: [
+        'airbox-bolts',
+        'intake-duct',
+        'intake-duct-throttle',
+        'intake-duct-manifold',
+        'filter-bowl-single',
+        'filter-bowl-carburettor',
+        'stack-boot',
+        'stack-clamp',
+        'intake-bolts',
+        'throttle-body-bolts',
+        'charge-hose-hot',
+        'charge-hose-cold',
+        'turbo-nuts',
+        'carburettor-nuts',
+        'single-injector-bolts',
+      ],
+    },
     {
       crank: { normal: 0.97 },
       fires: { never: 0.4, dies: 0.3, rough: 0.28 },
@@ -78,7 +96,20 @@ export const INSIDE = [
     'hose-off',
     'A vacuum or breather hose is off',
     8,
-    { systems: ['air'], words: ['vacuum', 'servo', 'canister', 'breather'] },
+    {
+      connections: [
+        'breather-hose',
+        'servo-hose',
+        'servo-hose-manifold',
+        'canister-hose',
+        'canister-hose-plain',
+        'intake-duct',
+        'intake-duct-throttle',
+        'intake-duct-manifold',
+        'boost-hose',
+        'air-signal',
+      ],
+    },
     {
       ...ROUGH,
       fires: { rough: 0.6, well: 0.33 },
@@ -99,7 +130,7 @@ export const INSIDE = [
     'gasket-air',
     'Air gets in at the intake manifold',
     4,
-    { words: ['intake', 'manifold', 'carburettor'] },
+    { connections: ['intake-bolts', 'carburettor-nuts', 'throttle-body-bolts', 'single-injector-bolts'] },
     {
       ...ROUGH,
       spray: { changes: 0.93 },
@@ -119,7 +150,7 @@ export const INSIDE = [
     'boost-hose',
     'A charge hose is off or split',
     4,
-    { words: ['charge', 'boost', 'intercooler'] },
+    { connections: ['charge-hose-hot', 'charge-hose-cold', 'boost-hose'] },
     {
       ...RUNS,
       boost: { none: 0.96 },
@@ -137,7 +168,16 @@ export const INSIDE = [
     'exhaust-blocked',
     'The exhaust is blocked',
     1,
-    { systems: ['exhaust'] },
+    {
+      connections: [
+        'downpipe-turbo',
+        'downpipe-manifold',
+        'downpipe-flange',
+        'flex-clamp-turbo',
+        'flex-clamp-box',
+        'silencer-nuts',
+      ],
+    },
     {
       crank: { normal: 0.95 },
       fires: { dies: 0.45, rough: 0.35, well: 0.15 },
@@ -152,7 +192,17 @@ export const INSIDE = [
     'exhaust-leak',
     'The exhaust leaks at the manifold or front pipe',
     5,
-    { systems: ['exhaust'] },
+    {
+      connections: [
+        'downpipe-turbo',
+        'downpipe-manifold',
+        'downpipe-flange',
+        'flex-clamp-turbo',
+        'flex-clamp-box',
+        'silencer-nuts',
+        'turbo-nuts',
+      ],
+    },
     {
       ...RUNS,
       noise: { tick: 0.85 },
@@ -168,12 +218,13 @@ export const INSIDE = [
     'oil-not-primed',
     'The oil pump has lost its prime',
     4,
-    { words: ['oil', 'sump', 'filter'] },
+    { connections: ['sump-bolts', 'oil-cooler-lines', 'outer-cooler-lines'], dry: ['engine-oil'] },
     {
       crank: { normal: 0.96 },
       fires: { well: 0.5, never: 0.4 },
       'oil-gauge': { none: 0.9 },
       'oil-lamp': { stays: 0.93 },
+      stick: { right: 0.95 },
       noise: { tick: 0.6, knock: 0.25 },
       'noise-place': { top: 0.85 },
       'noise-speed': { idle: 0.6 },
@@ -181,13 +232,32 @@ export const INSIDE = [
     'Stop. Oil through a gallery plug, or the filter filled; crank with fuel off.',
   ),
   cause(
+    'engine-dry',
+    'There is no oil in the engine: it came without, or was drained and never filled',
+    1,
+    { dry: ['engine-oil'] },
+    {
+      crank: { normal: 0.85, slow: 0.1 },
+      fires: { well: 0.55, never: 0.4 },
+      stick: { nothing: 0.97 },
+      'oil-gauge': { none: 0.96 },
+      'oil-lamp': { stays: 0.95 },
+      noise: { knock: 0.45, tick: 0.45 },
+      'noise-place': { top: 0.6, under: 0.3 },
+      'noise-speed': { idle: 0.6 },
+      leaks: { dry: 0.9 },
+    },
+    'Stop. Filter and oil in to the start level, primed with the fuel off, before it turns again.',
+  ),
+  cause(
     'oil-sender',
     'The oil pressure switch is unplugged or broken',
     5,
-    { words: ['oil-pressure', 'oil pressure'] },
+    { connections: ['oil-pressure'] },
     {
       ...RUNS,
       'oil-lamp': { stays: 0.5, dark: 0.47 },
+      stick: { right: 0.97 },
       'oil-gauge': { shows: 0.97 },
       noise: { none: 0.93 },
       wiggle: { changes: 0.35 },
@@ -198,7 +268,7 @@ export const INSIDE = [
     'oil-strainer',
     'The strainer draws air, or oil is low',
     1.5,
-    { words: ['sump', 'strainer', 'oil'] },
+    { connections: ['sump-bolts'], dry: ['engine-oil'] },
     {
       ...RUNS,
       'oil-gauge': { low: 0.75, none: 0.2 },
@@ -213,7 +283,7 @@ export const INSIDE = [
     'air-lock',
     'There is air in the coolant',
     8,
-    { systems: ['cooling', 'heating'] },
+    { circuits: ['coolant'] },
     {
       ...RUNS,
       temperature: { hot: 0.75 },
@@ -229,7 +299,7 @@ export const INSIDE = [
     'thermostat-shut',
     'The thermostat sticks shut, or is in the wrong way round',
     2,
-    { words: ['thermostat', 'upper-hose', 'upper radiator'] },
+    { connections: ['upper-hose', 'pipe-hose-return'] },
     {
       ...RUNS,
       temperature: { hot: 0.93 },
@@ -244,7 +314,7 @@ export const INSIDE = [
     'thermostat-open',
     'The thermostat does not close',
     1.5,
-    { words: ['thermostat'] },
+    { connections: ['upper-hose', 'pipe-hose-return'] },
     {
       ...RUNS,
       temperature: { cold: 0.95 },
@@ -257,7 +327,7 @@ export const INSIDE = [
     'fan-plug',
     'The fan is unplugged',
     4,
-    { words: ['fan'] },
+    { connections: ['fan-plug'] },
     {
       ...RUNS,
       temperature: { hot: 0.7 },
@@ -273,7 +343,7 @@ export const INSIDE = [
     'coolant-leak',
     'A coolant joint leaks',
     6,
-    { systems: ['cooling', 'heating'] },
+    { circuits: ['coolant'] },
     {
       ...RUNS,
       leaks: { coolant: 0.95 },
@@ -287,7 +357,7 @@ export const INSIDE = [
     'front-seal',
     'Oil comes at the front',
     2.5,
-    { words: ['front', 'crank-pulley', 'pulley'] },
+    { connections: ['front-pulley-bolt'] },
     {
       ...RUNS,
       leaks: { front: 0.93 },
@@ -298,7 +368,7 @@ export const INSIDE = [
     'rear-seal',
     'Oil comes at the bell',
     3,
-    { words: ['bell', 'flywheel', 'rear'] },
+    { connections: ['bell-housing', 'bell-upper', 'bell-lower', 'flywheel-bolts', 'flexplate-bolts'] },
     {
       ...RUNS,
       leaks: { bell: 0.93 },
@@ -310,7 +380,7 @@ export const INSIDE = [
     'alternator-plug',
     'The alternator is unplugged or its cable loose',
     6,
-    { words: ['alternator'] },
+    { connections: ['alternator-plug', 'alternator-cable'] },
     {
       ...RUNS,
       charging: { low: 0.96 },
@@ -324,7 +394,17 @@ export const INSIDE = [
     'belt-slack',
     'The belt is slack, or runs the wrong way round',
     4,
-    { words: ['belt'] },
+    {
+      connections: [
+        'belt-off',
+        'belt-compressor',
+        'belt-run',
+        'drive-belt-off',
+        'drive-belt-idler',
+        'idler-bolt',
+        'drive-belt-pulley',
+      ],
+    },
     {
       ...RUNS,
       noise: { squeal: 0.93 },
@@ -339,7 +419,7 @@ export const INSIDE = [
     'regulator-high',
     'The alternator’s regulator lets too much through',
     0.8,
-    { words: ['alternator'] },
+    { connections: ['alternator-bolts'] },
     {
       ...RUNS,
       charging: { high: 0.95 },

@@ -7,7 +7,7 @@ export const SIGNALS = [
     'crank-sensor',
     'The crankshaft sensor is unplugged, dirty or too far off',
     8,
-    { words: ['crankshaft-sensor', 'crank-sensor', 'crankshaft sensor', 'flywheel'] },
+    { connections: ['crank-sensor', 'flywheel-bolts', 'flexplate-bolts'] },
     {
       ...NEVER_FIRES,
       'rev-signal': { none: 0.95 },
@@ -28,7 +28,7 @@ export const SIGNALS = [
     'cam-sensor',
     'The camshaft sensor is unplugged',
     4,
-    { words: ['camshaft'] },
+    { connections: ['cam-sensor'] },
     {
       crank: { normal: 0.97 },
       fires: { rough: 0.3, never: 0.25, well: 0.3, dies: 0.12 },
@@ -45,7 +45,7 @@ export const SIGNALS = [
     'unit-ground',
     'A ground of the control unit is off',
     5,
-    { kinds: ['ground'], words: ['control unit', 'loom'] },
+    { kinds: ['ground'], connections: ['loom-control-unit'] },
     {
       ...NEVER_FIRES,
       'unit-feeds': { missing: 0.92 },
@@ -63,7 +63,7 @@ export const SIGNALS = [
     'main-relay',
     'The main relay or its fuse does not feed the control unit',
     3,
-    { words: ['relay', 'fuse', 'control unit'] },
+    { connections: ['loom-control-unit'] },
     {
       ...NEVER_FIRES,
       'unit-feeds': { missing: 0.9 },
@@ -81,7 +81,7 @@ export const SIGNALS = [
     'loom-plug',
     'A main plug of the loom is not home',
     6,
-    { words: ['control-unit', 'control unit', 'main plug', 'loom'] },
+    { connections: ['loom-control-unit', 'gearbox-main', 'chassis-loom', 'dash-plug'] },
     {
       crank: { normal: 0.85 },
       fires: { never: 0.55, rough: 0.25, dies: 0.12 },
@@ -112,7 +112,7 @@ export const SIGNALS = [
     'pins-swapped',
     'Two leads of an adapted loom are changed over',
     2,
-    { words: ['splice', 'loom', 'adapter'] },
+    { connections: ['loom-control-unit', 'chassis-loom', 'dash-plug'] },
     {
       crank: { normal: 0.85 },
       fires: { never: 0.45, rough: 0.35 },
@@ -126,7 +126,7 @@ export const SIGNALS = [
     'temp-sensor',
     'The coolant temperature sensor is unplugged: it takes the engine for cold or hot',
     4,
-    { words: ['coolant-sensor', 'coolant temperature'] },
+    { connections: ['coolant-sensor', 'head-sensor'] },
     {
       crank: { normal: 0.97 },
       fires: { rough: 0.45, dies: 0.25, well: 0.2 },
@@ -144,7 +144,7 @@ export const SIGNALS = [
     'air-meter',
     'The air meter or manifold pressure sensor is unplugged',
     5,
-    { words: ['air mass', 'air-mass', 'manifold pressure', 'map-sensor'] },
+    { connections: ['manifold-sensor', 'air-meter'] },
     {
       crank: { normal: 0.97 },
       fires: { rough: 0.45, dies: 0.3, well: 0.2 },
@@ -161,7 +161,7 @@ export const SIGNALS = [
     'throttle-not-learned',
     'The throttle or idle unit has not been learned again',
     6,
-    { words: ['throttle', 'idle'] },
+    { connections: ['throttle-plug', 'throttle-sensor', 'throttle-body-bolts', 'idle-valve'] },
     {
       ...RUNS,
       idle: { hunts: 0.3, high: 0.35, stalls: 0.3 },
@@ -177,7 +177,7 @@ export const SIGNALS = [
     'throttle-plug',
     'The throttle body is unplugged',
     4,
-    { words: ['throttle-plug', 'throttle position', 'throttle body'] },
+    { connections: ['throttle-plug', 'throttle-sensor'] },
     {
       crank: { normal: 0.97 },
       fires: { rough: 0.4, well: 0.35, dies: 0.15 },
@@ -193,7 +193,7 @@ export const SIGNALS = [
     'knock-or-boost-plug',
     'A sensor of knock, boost or exhaust is unplugged: it limps',
     4,
-    { words: ['knock', 'boost-sensor', 'exhaust temperature', 'oxygen'] },
+    { connections: ['knock-sensor', 'boost-sensor', 'oxygen-before', 'oxygen-after', 'exhaust-sensor'] },
     {
       ...RUNS,
       codes: { air: 0.55, ignition: 0.25, many: 0.1 },
@@ -209,7 +209,7 @@ export const SIGNALS = [
     'rail-sensor',
     'The rail pressure sensor is unplugged',
     3,
-    { words: ['rail-sensor', 'rail pressure'] },
+    { connections: ['rail-sensor'] },
     {
       crank: { normal: 0.97 },
       fires: { never: 0.4, dies: 0.3, rough: 0.2 },
@@ -225,7 +225,7 @@ export const SIGNALS = [
     'metering-valve',
     'The pump’s metering valve is unplugged',
     3,
-    { words: ['metering'] },
+    { connections: ['pump-valve'] },
     {
       ...NEVER_FIRES,
       codes: { fuel: 0.9 },
@@ -240,7 +240,21 @@ export const SIGNALS = [
     'injector-plug',
     'An injector is unplugged',
     6,
-    { words: ['injector'] },
+    {
+      connections: [
+        'single-injector-plug',
+        'petrol-injector-1',
+        'petrol-injector-2',
+        'petrol-injector-3',
+        'petrol-injector-4',
+        'injector-1',
+        'injector-2',
+        'injector-3',
+        'injector-4',
+        'injector-5',
+        'injector-6',
+      ],
+    },
     {
       ...ROUGH,
       'cylinder-drop': { one: 0.96 },
@@ -260,7 +274,7 @@ export const SIGNALS = [
     'pump-relay',
     'The fuel pump has no current: relay, fuse, or left out after the oil was primed',
     6,
-    { words: ['pump', 'fuel-closed', 'fuse'] },
+    { connections: ['loom-control-unit'] },
     {
       ...NEVER_FIRES,
       'pump-hum': { silent: 0.96 },

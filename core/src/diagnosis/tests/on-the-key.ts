@@ -180,6 +180,22 @@ export const ON_THE_KEY: readonly TroubleTest[] = [
       ['broken', 'One is not', 0.07],
     ],
   ),
+  test('stick', 'What stands on the oil stick?', 'Level ground, stopped, wiped and dipped again.', 1, 'standing', [
+    ['right', 'Between its marks', 0.95],
+    ['nothing', 'Nothing, or hardly any', 0.05],
+  ]),
+  test(
+    'gearbox-level',
+    'Does oil come at the gearbox’s level plug?',
+    'Level, stopped; where there is no plug, by the maker’s way.',
+    8,
+    'standing',
+    [
+      ['comes', 'It does', 0.95],
+      ['nothing', 'None', 0.05],
+    ],
+    { caution: 'On stands, never on a jack; hot oil scalds.' },
+  ),
   test(
     'oil-gauge',
     'What does oil pressure do?',

@@ -8,7 +8,7 @@ import { diesel } from '../systems/diesel.js';
 import { driveBelt, refrigerant, steeringPump } from '../systems/driven-by-belt.js';
 import { exhaustSystem } from '../systems/exhaust.js';
 import { fuelShut } from '../systems/fuel-shut.js';
-import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
+import { madeSafe, preLift, preLower, preStart, preWeight } from '../systems/gates.js';
 import { bellHousing, gearboxOil, leverOnTop, manualGearbox } from '../systems/gearboxes.js';
 import { looks } from '../systems/looks.js';
 import { frontPanels } from '../systems/panels.js';
@@ -119,7 +119,8 @@ export const frameFourWheelDrive: Template = {
   })),
   holdPoints: [
     madeSafe,
-    preLift,
+    preWeight,
+    preLift(),
     preLower({ id: 'clutch', words: 'Clutch or damper: the right way round and centred' }),
     preStart,
   ],

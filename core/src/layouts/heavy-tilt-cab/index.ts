@@ -6,12 +6,12 @@ import { batteryAndLoom } from '../systems/battery-and-loom.js';
 import { coolant, engineOil, oilCooler, radiator } from '../systems/cooling.js';
 import { diesel } from '../systems/diesel.js';
 import { driveBelt, refrigerant } from '../systems/driven-by-belt.js';
-import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
+import { madeSafe, preLift, preLower, preStart, preWeight } from '../systems/gates.js';
 import { bellHousing, gearboxOil, manualGearbox } from '../systems/gearboxes.js';
 import { looks } from '../systems/looks.js';
 import { propellerShaft } from '../systems/shafts.js';
 import { gearboxOnJack, heavyEngineHeld } from '../systems/supports.js';
-import { gearboxDown, gearboxUp } from '../systems/ways.js';
+import { gearboxDown, gearboxUp, jackOutFirst, jackUnderLast } from '../systems/ways.js';
 import { offer, type Template } from '../template.js';
 import { HEAVIER, HEAVIER_PARTS } from './heavier.js';
 import { driveAndMounts } from './drive-and-mounts.js';
@@ -161,9 +161,9 @@ export const heavyTiltCab: Template = {
       name: 'Forward and up, cab tilted',
       powerpacks: ['engine-with-gearbox'],
       blockedBy: [...above, ...behindIt],
-      supports: ['cab-tilted', 'powerpack-supported'],
-      liftSteps: up,
-      lowerSteps: down,
+      supports: ['cab-tilted', 'powerpack-supported', 'gearbox-supported'],
+      liftSteps: jackOutFirst(up),
+      lowerSteps: jackUnderLast(down),
     },
     {
       id: 'top-engine',
@@ -189,10 +189,8 @@ export const heavyTiltCab: Template = {
   ],
   holdPoints: [
     madeSafe,
-    {
-      ...preLift,
-      confirmations: [...preLift.confirmations, { id: 'cab-lock', words: 'Cab lock looked at again, prop in' }],
-    },
+    preWeight,
+    preLift({ id: 'cab-lock', words: 'Cab lock looked at again, prop in' }),
     preLower({ id: 'clutch', words: 'Clutch or damper: the right way round and centred' }),
     preStart,
   ],

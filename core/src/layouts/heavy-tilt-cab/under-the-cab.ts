@@ -1,6 +1,7 @@
 import {
   behind,
   below,
+  chore,
   connectionsOf,
   doing,
   inside,
@@ -13,7 +14,7 @@ import {
 } from '../author.js';
 import type { Piece } from '../template.js';
 import { loomPlug } from '../systems/battery-and-loom.js';
-import { fuelSafe, opened, pressureDown } from '../systems/fuel-shut.js';
+import { fuelSafe, opened, pressureFirst, railDown } from '../systems/fuel-shut.js';
 
 const body = connectionsOf('body');
 const fuel = connectionsOf('fuel', { cautions: ['fuel'] });
@@ -230,6 +231,7 @@ export const underTheCab: Piece = {
       id: 'cab-tilted',
       name: 'Cab tilted and locked',
       givesReach: ['bay-top'],
+      stops: ['pedal', 'steering'],
       established: {
         by: 'step',
         access: [],
@@ -248,7 +250,7 @@ export const underTheCab: Piece = {
         moves: ['weight'],
       }),
     },
-    pressureDown('Let the fuel pressure down at the filter on the frame', wheelLeft),
+    railDown('Let the low side down at the filter on the frame', wheelLeft),
     fuelSafe(
       'fuel-closed',
       'Fuel closed off',
@@ -256,8 +258,8 @@ export const underTheCab: Piece = {
       wheelLeft,
       [2, 4, 8],
       {
-        tools: ['clamp', 'rags', 'extinguisher'],
-        tip: 'No cock there: the hose is clamped before the filter.',
+        tools: ['clamp', 'rags', 'drain tray', 'extinguisher'],
+        tip: 'No cock there: the hose is clamped before the filter. Bleed screw open, rag and tray under it, until it has run empty.',
       },
       opened('Open the fuel again at the filter on the frame', wheelLeft),
     ),
@@ -284,7 +286,7 @@ export const underTheCab: Piece = {
           hands: 2,
           tools: ['gantry crane', 'spreader beam', 'rated slings'],
           cautions: ['under-load'],
-          tip: 'Both engine eyes and the gearbox sling. Rated for a ton and a half; look at the plate.',
+          tip: 'Both engine eyes and the gearbox sling. Look at the plate of crane, beam and slings.',
         }),
       },
       released: doing('Let the gantry down and unhook', nose, [5, 8, 15], { hands: 2, cautions: ['under-load'] }),
@@ -304,12 +306,29 @@ export const underTheCab: Piece = {
         needs: ['cab-tilted'],
         access: [],
       },
-      fill: doing('Fill the steering oil and bleed it lock to lock', onGround(nose), [8, 15, 30], {
-        hands: 2,
+      fill: doing('Fill the steering oil to its mark', onGround(top), [3, 5, 10], {
         tools: ['funnel'],
-        tip: 'Front wheels on turning plates, slowly from lock to lock.',
-        moves: ['steering'],
+        tip: 'Its rest goes in when it is bled, from lock to lock, with the cab down.',
       }),
     },
+  ],
+  chores: [
+    ...(pressureFirst.chores ?? []),
+    chore(
+      'bleed-steering',
+      'back',
+      doing('Bleed the steering from lock to lock, engine off', onGround(nose), [6, 10, 20], {
+        hands: 2,
+        tools: ['turning plates', 'funnel'],
+        tip: 'Front wheels on turning plates. One at the wheel, slowly, one at the bottle: never below its mark.',
+        moves: ['steering'],
+      }),
+      {
+        why: 'Air in it howls, and the wheel kicks.',
+        where: { drained: 'steering-oil' },
+        after: [{ circuit: 'steering-oil' }],
+        before: [{ holdPoint: 'pre-start' }],
+      },
+    ),
   ],
 };

@@ -7,7 +7,7 @@ import { diesel } from '../systems/diesel.js';
 import { driveBelt, refrigerant, steeringPump } from '../systems/driven-by-belt.js';
 import { exhaustSystem } from '../systems/exhaust.js';
 import { fuelShut } from '../systems/fuel-shut.js';
-import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
+import { madeSafe, preLift, preLower, preStart, preWeight } from '../systems/gates.js';
 import { automaticGearbox, bellHousing, gearboxOil, leverOnTop, manualGearbox } from '../systems/gearboxes.js';
 import { highVoltage } from '../systems/high-voltage.js';
 import { looks } from '../systems/looks.js';
@@ -110,7 +110,13 @@ export const longitudinalAutomatic: Template = {
   ],
   checks: looks('coolant', 'automatic'),
   routes: lengthwiseRoutes(['bell-housing', 'converter-bolts', 'gearbox-cooler-clip', 'filler-tube', 'starter-bolts']),
-  holdPoints: [madeSafe, preLift, preLower({ id: 'converter', words: 'Converter fully seated and held' }), preStart],
+  holdPoints: [
+    madeSafe,
+    preWeight,
+    preLift(),
+    preLower({ id: 'converter', words: 'Converter fully seated and held' }),
+    preStart,
+  ],
 };
 
 export const longitudinalManual: Template = {
@@ -153,7 +159,8 @@ export const longitudinalManual: Template = {
   routes: lengthwiseRoutes(['bell-housing', 'starter-bolts']),
   holdPoints: [
     madeSafe,
-    preLift,
+    preWeight,
+    preLift(),
     preLower({ id: 'clutch', words: 'Clutch or damper: the right way round and centred' }),
     preStart,
   ],

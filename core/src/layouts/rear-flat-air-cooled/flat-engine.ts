@@ -319,6 +319,8 @@ export const flatEngine: Piece = {
       id: 'engine-on-jack',
       name: 'Engine on the trolley jack',
       takesLoad: true,
+      fromBelow: true,
+      carries: ['engine'],
       established: {
         by: 'step',
         access: [],

@@ -3,7 +3,7 @@ import { liftStep, tail } from '../author.js';
 import { airPath } from '../systems/air.js';
 import { batteryAndLoom } from '../systems/battery-and-loom.js';
 import { fuelShut } from '../systems/fuel-shut.js';
-import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
+import { madeSafe, preLift, preLower, preStart, preWeight } from '../systems/gates.js';
 import { gearboxOil } from '../systems/gearboxes.js';
 import { looks } from '../systems/looks.js';
 import { petrol } from '../systems/petrol.js';
@@ -175,7 +175,8 @@ export const rearFlatAirCooled: Template = {
   ],
   holdPoints: [
     madeSafe,
-    preLift,
+    preWeight,
+    preLift(),
     preLower({ id: 'clutch', words: 'Clutch or damper: the right way round and centred' }),
     preStart,
   ],

@@ -77,6 +77,7 @@ export const airBrakes: Piece = {
       name: 'Air tanks empty',
       makeSafe: true,
       when: air,
+      stops: ['pedal'],
       established: {
         by: 'step',
         access: [],

@@ -134,6 +134,7 @@ export const automaticGearbox: Piece = {
     part('gearbox', 'gearbox', 'under-middle', 'driveline', { massKg: 82 }),
     part('converter', 'torque converter', 'under-middle', 'driveline', {
       movesWith: 'crank',
+      chargedWith: 'gearbox-oil',
       massKg: 14,
       ridesWith: 'gearbox',
     }),
@@ -286,10 +287,38 @@ export const leverOnTop: Piece = {
   ],
 };
 
-/** Two cables from the lever to a gearbox that stands across. */
+/** A lever that is moved through a gate, by a foot on the clutch. */
+const WITH_A_GATE = { clutch: ['hydraulic', 'cable'] } as const;
+
+/** Two cables from the lever to a gearbox that stands across; where there is no pedal, one from the selector. */
 export const gearCables: Piece = {
-  parts: [part('gear-cables', 'gear cables', 'bay-left', 'driveline', { massKg: 2 })],
+  parts: [
+    part('gear-cables', 'gear cables', 'bay-left', 'driveline', { massKg: 2, when: WITH_A_GATE }),
+    part('selector-cable', 'selector cable', 'bay-left', 'driveline', { massKg: 1, when: { clutch: ['none'] } }),
+  ],
   connections: [
+    driveline.linkage(
+      'selector-cable-end',
+      'the selector cable at the gearbox',
+      ['selector-cable', 'gearbox'],
+      top,
+      [2, 3, 8],
+      {
+        tools: ['trim fork'],
+        access: [behind('airbox', 'The air filter box stands over it.')],
+        set: { count: 1, what: 'ball end and clip' },
+        tip: 'Selector in park, mark the adjuster.',
+        back: 'Selector and lever both in park while the adjuster is locked.',
+        adjust: { what: 'gears', gears: ['P', 'R', 'N', 'D'], inLine: true, at: 'at the lever' },
+      },
+    ),
+    driveline.clip(
+      'selector-cable-grommet',
+      'the selector cable at the bulkhead',
+      ['selector-cable', 'body'],
+      inside,
+      [2, 4, 10],
+    ),
     driveline.linkage(
       'gear-cable-select',
       'the select cable at the gearbox',

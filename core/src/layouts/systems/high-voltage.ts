@@ -1,4 +1,4 @@
-import { after, connectionsOf, doing, onGround, part, tail, top } from '../author.js';
+import { after, chore, connectionsOf, doing, onGround, part, tail, top } from '../author.js';
 import type { Piece } from '../template.js';
 
 const hybrid = { hybrid: ['yes'] } as const;
@@ -83,6 +83,23 @@ export const highVoltage: Piece = {
       }),
     },
   ],
+  chores: [
+    chore(
+      'bleed-inverter',
+      'back',
+      doing('Bleed the inverter coolant, its pump run by command', onGround(top), [5, 10, 25], {
+        tools: ['diagnostic tester', 'funnel'],
+        tip: 'On the 12 V alone, high voltage still off. Until no bubble comes, then to the mark.',
+      }),
+      {
+        when: hybrid,
+        why: 'The inverter never runs dry: bled before the high voltage is on again.',
+        where: { drained: 'inverter-coolant' },
+        after: [{ circuit: 'inverter-coolant' }, { connection: 'battery-negative' }],
+        before: [{ condition: 'high-voltage-off' }],
+      },
+    ),
+  ],
   circuits: [
     {
       id: 'inverter-coolant',
@@ -98,9 +115,9 @@ export const highVoltage: Piece = {
         needs: [],
         access: [],
       },
-      fill: doing('Fill and bleed the inverter coolant', onGround(top), [8, 15, 30], {
+      fill: doing('Fill the inverter coolant to its mark', onGround(top), [4, 8, 15], {
         tools: ['funnel'],
-        tip: 'As the maker says; the pump is run by command until no bubbles come.',
+        tip: 'Slowly; its pump has no current yet, so it is bled once the 12 V is on.',
       }),
     },
   ],

@@ -4,18 +4,19 @@ import type { Choices } from '../options.js';
 import type { OfferedCheck } from '../template.js';
 
 type Fuel = NonNullable<Choices['fuel']>;
+type With = NonNullable<OfferedCheck['with']>;
 
 const check = (
   id: string,
   when: CheckStep['when'],
   spec: StepSpec,
   where?: CheckScope,
-  fuel?: readonly Fuel[],
+  wanted?: With,
 ): OfferedCheck => ({
   id,
   when,
   ...(where ? { where } : {}),
-  ...(fuel ? { with: { fuel } } : {}),
+  ...(wanted ? { with: wanted } : {}),
   ...spec,
 });
 
@@ -27,8 +28,30 @@ const KEPT_FROM_FIRING: readonly (readonly [readonly Fuel[], string])[] = [
   [['diesel-mechanical'], 'Stop lever held, or the stop solenoid unplugged.'],
 ];
 
-const primeOil = KEPT_FROM_FIRING.map(([fuel, how]) =>
+const primeOil = [
+  ...KEPT_FROM_FIRING.map(([fuel, how]) => crankedForOil(fuel, how)),
+  // There is no starter to crank it in bursts: its own drive turns it.
   check(
+    'prime-oil',
+    'before-start',
+    doing(
+      'Have the drive turn the engine by command, fuel off, until oil pressure shows',
+      onGround(inside),
+      [3, 8, 20],
+      {
+        tools: ['diagnostic tester'],
+        cautions: ['exhaust-gas', 'high-voltage'],
+        tip: 'By the tester, as the maker says, injectors unplugged or shut off by it; nobody at belt or crank. No pressure in the time the maker gives: stop.',
+        moves: ['crank'],
+      },
+    ),
+    { comesOut: 'engine' },
+    { hybrid: ['yes'] },
+  ),
+];
+
+function crankedForOil(fuel: readonly Fuel[], how: string): OfferedCheck {
+  return check(
     'prime-oil',
     'before-start',
     doing('Crank with the fuel off until oil pressure shows', onGround(inside), [3, 6, 15], {
@@ -37,9 +60,9 @@ const primeOil = KEPT_FROM_FIRING.map(([fuel, how]) =>
       moves: ['crank'],
     }),
     { comesOut: 'engine' },
-    fuel,
-  ),
-);
+    { fuel, hybrid: ['no'] },
+  );
+}
 
 const primeFuel = (
   fuel: readonly Fuel[],
@@ -57,7 +80,7 @@ const primeFuel = (
     'before-start',
     doing(title, onGround(top), minutes, { cautions: ['fuel'], tip, ...more }),
     { opened: 'fuel' },
-    fuel,
+    { fuel },
   );
 
 /** What sets where the wheels point; parted, they are measured before the machine leaves. */
@@ -89,7 +112,7 @@ export const looks = (cooled: 'coolant' | 'air', gearbox: 'automatic' | 'other' 
   ...primeOil,
   primeFuel(
     ['petrol-port', 'petrol-direct', 'single-point'],
-    'Prime the fuel by the key, look for leaks',
+    'Pump fuse or relay back in, prime the fuel by the key, look for leaks',
     'Key on and off five times, no cranking; look at every joint each time.',
   ),
   primeFuel(

@@ -15,7 +15,7 @@ export const onTheHoist = (where: Where, needs: readonly string[] = ['bonnet']):
       hands: 2,
       tools: ['engine hoist', 'load leveller', 'rated slings'],
       cautions: UNDER_LOAD,
-      tip: 'Both lifting eyes. Up until the mounts just unload, no more. Check the rating at this boom hole.',
+      tip: 'Both lifting eyes. Up until the mounts just unload, no more. The rating counts at this boom hole.',
     }),
   },
   released: doing('Let the hoist down and unhook', where, [3, 5, 10], {
@@ -30,6 +30,8 @@ export const gearboxOnJack: Condition = {
   id: 'gearbox-supported',
   name: 'Gearbox on the jack',
   takesLoad: true,
+  fromBelow: true,
+  carries: ['gearbox'],
   established: {
     by: 'step',
     access: [behind('undertray', 'The jack goes where the undertray is.')],
@@ -47,6 +49,7 @@ export const engineHeld: Condition = {
   id: 'engine-held',
   name: 'Engine held by the beam',
   takesLoad: true,
+  carries: ['engine'],
   established: {
     by: 'step',
     access: [],
@@ -75,9 +78,9 @@ export const heavyEngineHeld: Condition = {
       [10, 20, 40],
       {
         hands: 2,
-        tools: ['bearer rated for the engine', 'rated slings'],
+        tools: ['engine bearer', 'rated slings'],
         cautions: UNDER_LOAD,
-        tip: 'Feet on the frame rails, never on sheet or pipes; rated for the whole engine. Hook snug, no lift.',
+        tip: 'Feet on the frame rails, never on sheet or pipes. Hook snug, no lift.',
       },
     ),
   },
@@ -91,6 +94,7 @@ export const onTheDolly: Condition = {
   id: 'powerpack-on-dolly',
   name: 'Powerpack on the dolly',
   takesLoad: true,
+  fromBelow: true,
   established: {
     by: 'step',
     access: [behind('undertray', 'The dolly goes where the undertray is.')],
@@ -109,6 +113,8 @@ export const engineOnStand: Condition = {
   id: 'engine-on-stand',
   name: 'Engine on the stand',
   takesLoad: true,
+  fromBelow: true,
+  carries: ['engine'],
   established: {
     by: 'step',
     access: [behind('undertray', 'The stand goes where the undertray is.')],

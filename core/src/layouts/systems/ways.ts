@@ -1,4 +1,4 @@
-import type { LowerStep, PartId } from '../../connection-map/index.js';
+import type { LiftStep, LowerStep, PartId } from '../../connection-map/index.js';
 import { liftStep } from '../author.js';
 
 /** Up and over the nose. */
@@ -188,6 +188,38 @@ export const standBack = liftStep(
   [3, 5, 10],
   { tools: ['engine hoist', 'engine stand', 'wood block'] },
 );
+
+const besideIt = {
+  station: 'wheel-left',
+  tools: ['transmission jack'],
+  cautions: ['under-load', 'stands'],
+  kept: true,
+} as const;
+
+/** The jack that stood under a gearbox while its mounts came off, once the hoist has all of it. */
+const jackAway = liftStep(
+  'jack-away',
+  'Hoist tight, then roll the jack out from under the gearbox',
+  'From the side, by its handle: nobody reaches under what hangs.',
+  [2, 3, 6],
+  besideIt,
+);
+
+/** The jack that stands under a gearbox before anybody goes beneath it to its mounts. */
+const jackBack = liftStep(
+  'jack-back',
+  'Roll the jack under the gearbox again, hoist still snug',
+  'From the side, wood on it, up until it just touches. Nobody beneath before it stands there.',
+  [2, 4, 8],
+  { ...besideIt, tools: ['transmission jack', 'wood block'] },
+);
+
+/** `steps` of a powerpack that leaves on the hoist, with the jack taken from under it once it hangs. */
+export const jackOutFirst = ([first, ...more]: readonly LiftStep[]): readonly LiftStep[] =>
+  first ? [first, jackAway, ...more] : [];
+
+/** `steps` of the way in, with the jack under it again at their end. */
+export const jackUnderLast = (steps: readonly LowerStep[]): readonly LowerStep[] => [...steps, jackBack];
 
 /** With the last of `steps` the `unit` is down on its mounts, and another one is brought to it afterwards. */
 export const sitting = (unit: PartId, steps: readonly LowerStep[]): readonly LowerStep[] =>

@@ -1,3 +1,4 @@
+import { AT_THE_AIRBAG } from '../systems/gates.js';
 import {
   after,
   behind,
@@ -185,8 +186,9 @@ export const cradle: Piece = {
       }),
       {
         why: 'Its store can fire an airbag for minutes after the battery is off.',
+        where: { touches: [...AT_THE_AIRBAG] },
         after: [{ condition: 'battery-isolated' }],
-        before: [{ connection: 'steering-coupling' }, { connection: 'column-bolts' }],
+        before: [...AT_THE_AIRBAG.map((connection) => ({ connection })), { holdPoint: 'made-safe' }],
       },
     ),
   ],

@@ -7,7 +7,7 @@ import { diesel } from '../systems/diesel.js';
 import { driveBelt, refrigerant, steeringPump } from '../systems/driven-by-belt.js';
 import { exhaustSystem } from '../systems/exhaust.js';
 import { fuelShut } from '../systems/fuel-shut.js';
-import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
+import { madeSafe, preLift, preLower, preStart, preWeight } from '../systems/gates.js';
 import { bellHousing, gearboxOil, gearCables, manualGearbox } from '../systems/gearboxes.js';
 import { highVoltage } from '../systems/high-voltage.js';
 import { looks } from '../systems/looks.js';
@@ -125,7 +125,8 @@ export const transverseCradle: Template = {
   routes,
   holdPoints: [
     madeSafe,
-    preLift,
+    preWeight,
+    preLift(),
     preLower({ id: 'clutch', words: 'Clutch or damper: the right way round and centred' }),
     preStart,
   ],

@@ -89,6 +89,9 @@ export const transverseCradleShape: LayoutShape = {
     'fuel-filter': hard(
       box(['front-axle+125', 'front-axle+195'], ['right-wing+10', 'right-wing+90'], ['rail-top+20', 'rail-top+160']),
     ),
+    'selector-cable': soft(
+      box(['bulkhead', 'centre-60'], ['left-rail-190', 'left-rail-160'], ['crank+140', 'crank+165']),
+    ),
     'gear-cables': soft(box(['bulkhead', 'centre-60'], ['left-rail-190', 'left-rail-160'], ['crank+140', 'crank+165'])),
     'drive-motor': letInto(
       ['gearbox'],

@@ -6,7 +6,7 @@ import { coolant, engineOil, heaterHoses, oilCooler, radiator } from '../systems
 import { driveBelt, refrigerant } from '../systems/driven-by-belt.js';
 import { exhaustSystem } from '../systems/exhaust.js';
 import { fuelShut } from '../systems/fuel-shut.js';
-import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
+import { madeSafe, preLift, preLower, preStart, preWeight } from '../systems/gates.js';
 import { bellHousing, gearboxOil, gearCables, manualGearbox } from '../systems/gearboxes.js';
 import { looks } from '../systems/looks.js';
 import { engineCover, undertray } from '../systems/panels.js';
@@ -180,7 +180,8 @@ export const transverseMid: Template = {
   ],
   holdPoints: [
     madeSafe,
-    preLift,
+    preWeight,
+    preLift(),
     preLower({ id: 'clutch', words: 'Clutch or damper: the right way round and centred' }),
     preStart,
   ],

@@ -217,6 +217,8 @@ export const engineDeck: Piece = {
       id: 'engine-slung',
       name: 'Engine on the hoist',
       takesLoad: true,
+      // It stands on its deck until it is raised.
+      fromBelow: true,
       established: {
         by: 'step',
         access: [behind('deck-cover', 'The hoist comes in over it.')],

@@ -5,7 +5,7 @@ import { batteryAndLoom } from '../systems/battery-and-loom.js';
 import { coolant, engineOil, oilCooler, radiator } from '../systems/cooling.js';
 import { diesel } from '../systems/diesel.js';
 import { fuelShut } from '../systems/fuel-shut.js';
-import { madeSafe, preLift, preLower, preStart } from '../systems/gates.js';
+import { madeSafe, preLift, preLower, preStart, preWeight } from '../systems/gates.js';
 import { looks } from '../systems/looks.js';
 import { undertray } from '../systems/panels.js';
 import { petrol } from '../systems/petrol.js';
@@ -154,7 +154,8 @@ export const utilityBelt: Template = {
   ],
   holdPoints: [
     madeSafe,
-    preLift,
+    preWeight,
+    preLift(),
     preLower({ id: 'pulleys', words: 'Pulleys clean, belt marked and at hand' }),
     preStart,
   ],

@@ -309,14 +309,14 @@ export class Desk {
     const before = this.state() ?? state;
     this.confirmed.set(state);
     const job = this.job();
-    if (job) void this.jobsHere.keep(job, state.entries);
+    const written = job ? this.jobsHere.keep(job, state.entries) : Promise.resolve();
     const { stands, falls, renumbered } = rebased(state, known, this.waiting());
     if (falls.length > 0)
       this.onlyHere.holdUp(
         stands,
         falls.map((fallen) => ({ ...fallen, says: entryWords(before, fallen.entry) })),
       );
-    else this.onlyHere.keep(stands);
+    else this.onlyHere.confirm(stands, written);
     if (stands.length === 0) this.atOnce = AT_ONCE;
     if (renumbered.length > 0) this.renumbered.update((earlier) => [...earlier, ...renumbered]);
     // Another page of this device may have brought it through.

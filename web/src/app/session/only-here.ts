@@ -39,6 +39,16 @@ export class OnlyHere {
     this.waits.set(entries);
   }
 
+  /**
+   * Only `entries` wait any more: the server has the others. Those are kept as well until they are `written` with the job on this
+   * device, or a reload in between would show it without them.
+   */
+  confirm(entries: readonly LedgerEntry[], written: Promise<void>): void {
+    const { job } = this;
+    this.waits.set(entries);
+    void written.then(() => this.outbox.keep(job, job === this.job ? this.waits() : entries));
+  }
+
   /** Keeps `entries` as what waits, and `fallen` with what is held up: for a moment twice, where there is room for it. */
   holdUp(entries: readonly LedgerEntry[], fallen: readonly HeldUp[]): void {
     const ids = new Set(fallen.map(({ entry }) => entry.id));

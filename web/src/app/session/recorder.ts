@@ -22,7 +22,7 @@ export class Recorder {
       resting && bodies.every(({ kind }) => kind !== 'work-resumed') ? [{ kind: 'work-resumed' }] : [];
     const result = this.desk.record(...back, ...bodies);
     if ('refused' in result) {
-      this.bar.open(result.refused, 'I see', { duration: 12_000, politeness: 'assertive' });
+      this.refuse(result.refused);
       return false;
     }
     // The next step comes first.
@@ -33,6 +33,11 @@ export class Recorder {
         .subscribe(() => this.takeBack(result.entries)),
     );
     return true;
+  }
+
+  /** Says why something was not recorded. */
+  refuse(words: string): void {
+    this.bar.open(words, 'I see', { duration: 12_000, politeness: 'assertive' });
   }
 
   /** Takes back what this person recorded last; says what, or why it cannot be. */
@@ -72,7 +77,7 @@ export class Recorder {
 
   private takeBack(entries: readonly LedgerEntry[]): boolean {
     const refused = this.desk.undo(entries);
-    if (refused !== undefined) this.bar.open(refused, 'I see', { duration: 12_000, politeness: 'assertive' });
+    if (refused !== undefined) this.refuse(refused);
     return refused === undefined;
   }
 }

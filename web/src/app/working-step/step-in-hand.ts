@@ -297,6 +297,15 @@ export class StepInHand {
   });
   protected readonly stageWords = STAGE_WORDS;
 
+  /** The step in hand wants two, and whoever is at it works alone. */
+  protected readonly alone = computed(() => {
+    const operation = this.doing();
+    if (operation?.hands !== 2) return false;
+    const followed = this.state().plans.get(halfOf(operation.phase));
+    return (followed?.settings.crew.hands ?? this.desk.job()?.crew ?? []).length === 1;
+  });
+  protected readonly helped = linkedSignal({ source: this.atHand, computation: () => false });
+
   protected readonly canSkip = computed(() => {
     const now = this.now();
     return now !== undefined && !now.moveTo && mayBePassedOver(now.operation);
@@ -349,6 +358,10 @@ export class StepInHand {
   /** Done, unless it is a wait that can hardly be over: then it is asked first. */
   protected async pressed(): Promise<void> {
     const operation = this.doing();
+    if (this.alone() && !this.helped()) {
+      this.recorder.refuse('It wants two people. Hold until somebody is with you, then say so.');
+      return;
+    }
     if (operation?.kind === 'wait') {
       // Somebody else may have gone on while it was asked.
       if (!(await this.actions.hasWaited(this.state(), operation)) || this.doing()?.id !== operation.id) return;
@@ -387,7 +400,12 @@ export class StepInHand {
         asked: this.looks(),
         looked: this.looked(),
       }),
-      { kind: 'operation-done', operation: operation.id, ...(withOld ? { withOld } : {}) },
+      {
+        kind: 'operation-done',
+        operation: operation.id,
+        ...(withOld ? { withOld } : {}),
+        ...(this.alone() ? { helped: true } : {}),
+      },
     );
     if (recorded) this.selection.take(undefined);
   }

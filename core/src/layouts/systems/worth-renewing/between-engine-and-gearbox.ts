@@ -75,6 +75,7 @@ export const worthBetween: Piece = {
         reach: [parted],
         why: 'Gear oil on the clutch disc: the disc is scrap.',
         lastsYears: 12,
+        drains: 'gearbox-oil',
         parts: [['input shaft seal', 1, 14]],
       },
     ),

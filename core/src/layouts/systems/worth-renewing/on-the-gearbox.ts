@@ -62,6 +62,7 @@ export const worthOnAnAutomatic: Piece = {
         reach: [parted, open('converter-shaft', 'The converter is in it.')],
         why: 'The gearbox runs itself dry through it.',
         lastsYears: 12,
+        drains: 'gearbox-oil',
         parts: [['converter seal', 1, 15]],
       },
     ),

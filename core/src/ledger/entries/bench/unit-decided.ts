@@ -1,4 +1,4 @@
-import type { PartId } from '../../../connection-map/index.js';
+import type { CircuitId, PartId } from '../../../connection-map/index.js';
 import { isReplaced, unitsOf, type Fate, type UnitDecision } from '../../../bench/index.js';
 import { sentence } from '../../../words/index.js';
 import { FATE_WORDS, mayDecide, partName, rework } from '../../at-the-bench.js';
@@ -12,6 +12,8 @@ export interface UnitDecided {
   readonly unit: PartId;
   readonly becomes: Fate;
   readonly comesWith: readonly PartId[];
+  /** Circuits that it comes with in it; all others it holds are filled before the start. */
+  readonly filled?: readonly CircuitId[];
   readonly why?: string;
   readonly causeOfDeath?: string;
 }
@@ -22,12 +24,14 @@ export interface DecidedUnit extends UnitDecision, Mark {
 }
 
 export const unitDecided: EntryRules<UnitDecided> = {
-  mayFollow(state, { unit, becomes, comesWith, by, at, id: entry }) {
+  mayFollow(state, { unit, becomes, comesWith, filled, by, at, id: entry }) {
     const { map } = state.work.plan;
     const isUnit = map.powerpacks.some(({ roots }) => roots.includes(unit));
     if (!isUnit || !map.parts.some(({ id }) => id === unit)) return unknown('unit', unit);
     const stranger = comesWith.find((part) => !map.parts.some(({ id }) => id === part));
     if (stranger !== undefined) return unknown('part', stranger);
+    const nowhere = filled?.find((circuit) => !map.circuits.some(({ id }) => id === circuit));
+    if (nowhere !== undefined) return unknown('circuit', nowhere);
     if (isReplaced({ becomes, comesWith })) {
       const { lump, plan } = state.work;
       const name = partName(state, unit);
@@ -35,12 +39,14 @@ export const unitDecided: EntryRules<UnitDecided> = {
       if (!unitsOf(plan, lump).includes(unit))
         return refuse('sense', `The ${name} goes with what it is bolted to. Decide on that.`);
     }
-    return mayDecide(state, { units: new Map([...state.units, [unit, { becomes, comesWith, by, at, entry }]]) });
+    const decided = { becomes, comesWith, ...(filled ? { filled } : {}), by, at, entry };
+    return mayDecide(state, { units: new Map([...state.units, [unit, decided]]) });
   },
-  fold(draft, { unit, becomes, comesWith, why, causeOfDeath }, mark) {
+  fold(draft, { unit, becomes, comesWith, filled, why, causeOfDeath }, mark) {
     draft.units.set(unit, {
       becomes,
       comesWith,
+      ...(filled === undefined ? {} : { filled }),
       ...(why === undefined ? {} : { why }),
       ...(causeOfDeath === undefined ? {} : { causeOfDeath }),
       ...mark,
@@ -74,9 +80,10 @@ export const unitDecided: EntryRules<UnitDecided> = {
           ]
         : [],
     ),
-  words: ({ unit, becomes, why, causeOfDeath }, { state }) =>
+  words: ({ unit, becomes, filled = [], why, causeOfDeath }, { state, circuit }) =>
     [
       `The ${partName(state, unit)} ${FATE_WORDS[becomes]}`,
+      ...(filled.length === 0 ? [] : [`Said to be in it: ${filled.map(circuit).join(', ')}`]),
       ...(why === undefined ? [] : [why]),
       ...(causeOfDeath === undefined ? [] : [`${sentence('it died of')}: ${causeOfDeath}`]),
     ].join('. '),

@@ -19,6 +19,8 @@ export interface OperationDone {
   readonly operation: OperationId;
   /** What was to be renewed went back as it was: the new one has not come. */
   readonly withOld?: true;
+  /** Whoever works alone had somebody with them for it. */
+  readonly helped?: true;
 }
 
 export const operationDone: EntryRules<OperationDone> = {
@@ -43,7 +45,8 @@ export const operationDone: EntryRules<OperationDone> = {
           ]
         : [],
     ),
-  words: ({ operation, withOld }, { step }) => `Done: ${step(operation)}${withOld ? ', with the old one' : ''}`,
+  words: ({ operation, withOld, helped }, { step }) =>
+    `Done: ${step(operation)}${withOld ? ', with the old one' : ''}${helped ? ', with a second pair of hands' : ''}`,
 };
 
 function mayBeDone(state: JobState, operation: Operation, withOld?: true): readonly Refusal[] {

@@ -3,7 +3,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { MatButton } from '@angular/material/button';
 import { LONGEST } from '@brisk/contracts/fields';
 import { FATES, outerPartsOf, type Fate } from '@brisk/core/bench';
-import { lumpOf, type PartId } from '@brisk/core/connection-map';
+import { lumpOf, type CircuitId, type PartId } from '@brisk/core/connection-map';
+import { heldBy } from '@brisk/core/fluids';
 import { FATE_WORDS, type JobState } from '@brisk/core/ledger';
 import { sentence, several } from '@brisk/core/words';
 import { Desk } from '../../session/desk';
@@ -64,6 +65,12 @@ export class UnitCard {
     // A donor’s unit comes as it stood in its machine, an exchange unit bare.
     return new Set(this.becomes() === 'donor' ? this.outer().map(({ id }) => id) : []);
   });
+  /** What the other one may have in it as it comes. */
+  protected readonly fluids = computed(
+    () => heldBy(this.state().work.plan.map, this.unit()).map(({ id, name }) => ({ value: id, words: name })),
+    { equal },
+  );
+  protected readonly filled = linkedSignal<ReadonlySet<CircuitId>>(() => new Set(this.decided()?.filled ?? []));
   protected readonly why = linkedSignal(() => this.decided()?.why ?? '');
   protected readonly died = linkedSignal(() => this.decided()?.causeOfDeath ?? '');
 
@@ -83,6 +90,7 @@ export class UnitCard {
       unit: this.unit(),
       becomes: this.becomes(),
       comesWith: this.another() ? [...this.comesWith()] : [],
+      ...(this.another() && this.filled().size > 0 ? { filled: [...this.filled()] } : {}),
       ...(why ? { why } : {}),
       ...(this.another() && died ? { causeOfDeath: died } : {}),
     });

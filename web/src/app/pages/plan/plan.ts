@@ -31,7 +31,7 @@ import { PlanDraft } from '../../planning/plan-draft';
 import { PlanTabs } from './plan-tabs';
 import { SetupList } from './setup-list';
 import { ToolShed } from '../../planning/tool-shed';
-import { clockAt, USUAL_DAY } from '@brisk/core/planning';
+import { clockAt, helpWords, USUAL_DAY, whenWords } from '@brisk/core/planning';
 import { Written } from '../../ui/written';
 
 /** How long a search goes on when somebody asks for one, and when they ask for more. */
@@ -96,6 +96,12 @@ export class Plan {
     const done = clockAt(finish, now, this.day());
     return `done ${isSameDay(done, now) ? this.written.time(done) : this.written.weekday(done)}`;
   });
+  /** When somebody has to lend a second pair of hands. */
+  protected readonly help = computed(() => helpWords(this.draft.now()?.schedule.help ?? [], this.when));
+  protected readonly helped = computed(() =>
+    (this.draft.now()?.schedule.help ?? []).reduce((sum, { steps }) => sum + steps.length, 0),
+  );
+  protected readonly when = (minutes: number): string => whenWords(minutes, new Date(), this.day(), this.written.as());
   protected readonly names = computed(() => this.draft.now()?.problem.crew.hands.map(({ name }) => name) ?? []);
   protected readonly minutes = computed(() => {
     const steps = this.draft.now()?.schedule.steps ?? [];

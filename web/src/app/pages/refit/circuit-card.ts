@@ -5,6 +5,7 @@ import { amount, oneOf, optionalAmount, optionalText, text } from '@brisk/contra
 import type { LevelSpec } from '@brisk/core/connection-map';
 import { freezingAtC, PRIMING_WAYS, STRONGEST_SHARE, type Fill, type PrimingWay } from '@brisk/core/fluids';
 import {
+  CIRCUIT_STATE_WORDS,
   fillPlanOf,
   FILL_SCHOOLS,
   PRIMING_WORDS,
@@ -15,7 +16,7 @@ import {
   type FillTerms,
   type JobState,
 } from '@brisk/core/ledger';
-import { litres, several, figureIn } from '@brisk/core/words';
+import { litres, sentence, several, figureIn } from '@brisk/core/words';
 import { differenceInCalendarDays } from 'date-fns';
 import { Recorder } from '../../session/recorder';
 import { Ask } from '../../ui/ask';
@@ -47,6 +48,8 @@ export class CircuitCard {
   private readonly asker = inject(Ask);
   protected readonly litres = litres;
   protected readonly several = several;
+  protected readonly sentence = sentence;
+  protected readonly states = CIRCUIT_STATE_WORDS;
   protected readonly schools = FILL_SCHOOLS.map((value) => ({ value, words: SCHOOL_WORDS[value] }));
   protected readonly primings = PRIMING_WAYS.map((value) => ({ value, words: PRIMING_WORDS[value].name }));
   protected readonly primingWords = PRIMING_WORDS;

@@ -24,6 +24,11 @@ export class Fluids {
     const state = this.desk.state();
     return state ? circuitsNow(state) : [];
   });
+  /** Circuits that nothing is done to on this job, and nothing is known against. */
+  protected readonly untouched = computed(() => {
+    const here = new Set(this.circuits().map(({ circuit }) => circuit.id));
+    return (this.desk.state()?.work.plan.map.circuits ?? []).filter(({ id }) => !here.has(id));
+  });
   protected readonly toBuy = computed(() => {
     const state = this.desk.state();
     if (!state) return [];
