@@ -100,7 +100,7 @@ while (looked < jobs) {
         .map(({ id }) => `open:${id}`),
   };
   for (const [look, shows] of Object.entries(LOOKS)) {
-    const half = HALVES.find((one) => shows({ ...seen, steps: seen[one] }));
+    const half = HALVES.find((one) => shows({ ...seen, steps: seen[one], help: halves[one].help ?? [] }));
     if (half !== undefined) {
       shown[look] += 1;
       if (look.startsWith(option('show', 'none')))

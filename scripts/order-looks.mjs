@@ -240,6 +240,19 @@ export const LOOKS = {
         .map(({ operation }) => Number(/\d+$/.exec(operation.id)[0]));
       return numbers.some((number, at) => at > 0 && number < numbers[at - 1]);
     }),
+  'a row of injectors or coils split between hands, or left and taken up again': ({ steps, map }) => {
+    const rows = Object.groupBy(
+      steps.filter(({ operation }) => {
+        const [, , row] = /^(open|close):(.*)-\d+$/.exec(operation.id) ?? [];
+        return row !== undefined && map.connections.some(({ id, kind }) => id === `${row}-1` && kind === 'plug');
+      }),
+      ({ operation }) => operation.id.replace(/-\d+$/, ''),
+    );
+    return Object.values(rows).some((row) => {
+      const inTurn = row.toSorted((one, other) => one.startMin - other.startMin);
+      return inTurn.some((one, at) => at > 0 && !straightOn(inTurn[at - 1], one));
+    });
+  },
   'an order told for safety or the load path not turned round': ({ map, work }) =>
     map.connections.some(({ id, access }) =>
       access.some(
@@ -312,12 +325,172 @@ export const LOOKS = {
       loading.some(({ startMin }) => startMin > timeOf(bench, from, earliest) && startMin < timeOf(bench, to, latest)),
     );
   },
+  'another unit goes in dry, and nothing fills it': ({ map, work }) =>
+    [...work.bench.replaced.values()].some((stays) =>
+      Object.entries(OILS).some(
+        ([unit, circuit]) =>
+          stays.has(unit) && map.circuits.some(({ id }) => id === circuit) && !work.operations.has(`fill:${circuit}`),
+      ),
+    ),
+  'a converter that goes onto another gearbox dry': ({ map, work }) =>
+    map.parts.some(({ id }) => id === 'converter') &&
+    [...work.bench.replaced.values()].some((stays) => stays.has('gearbox')) &&
+    [...work.operations.keys()].some(
+      (id) => /^shift:together-/.test(id) && !before(work, id).has('shift:charge-converter'),
+    ),
+  'oil filled before the powerpack is in its place': ({ work }) =>
+    [...work.operations.keys()].some(
+      (id) => /^fill:.*oil$/.test(id) && ![...before(work, id)].some((one) => /^lower:/.test(one)),
+    ),
+  'weight taken by gear that nobody has looked at yet': ({ map, work }) =>
+    map.conditions.some(
+      ({ id, takesLoad }) =>
+        takesLoad && work.operations.has(`make:${id}`) && !before(work, `make:${id}`).has('hold:pre-weight'),
+    ),
+  'gear said to be rated for less than it carries': ({ map, work }) => {
+    const off = [...work.operations.values()].flatMap(({ kind, part }) => (kind === 'remove' && part ? [part] : []));
+    const gone = (part) => off.includes(part) || (ridesOn(map, part) !== undefined && gone(ridesOn(map, part)));
+    const rides = (part, roots) =>
+      roots.includes(part) || (ridesOn(map, part) !== undefined && rides(ridesOn(map, part), roots));
+    return map.conditions.some(({ id, takesLoad, carries, name }) => {
+      const step = work.operations.get(`make:${id}`);
+      if (!takesLoad || !step || step.phase !== 'strip') return false;
+      const kg = map.parts.reduce(
+        (sum, { id: part, massKg = 0 }) =>
+          sum + (!gone(part) && (carries ? rides(part, carries) : work.lump.has(part)) ? massKg : 0),
+        0,
+      );
+      const rated = Number(/rated for (\d+) kg/.exec(step.tip ?? '')?.[1] ?? 0);
+      return rated < kg * 1.25 || name === '';
+    });
+  },
+  'somebody beneath what hangs in slings and stands on nothing': ({ out, back, map, work, way }) => {
+    const gear = map.conditions.filter(
+      ({ id }) => way.route.supports.includes(id) && work.operations.has(`make:${id}`),
+    );
+    const stands = gear.some(({ id }) =>
+      /jack|stand|dolly|trolley|deck|saddle/i.test(`${id} ${work.operations.get(`make:${id}`)?.tools}`),
+    );
+    const onDeck = map.connections.some(({ id }) => id === 'deck-rear');
+    return (
+      gear.length > 0 &&
+      !stands &&
+      !onDeck &&
+      [...out, ...back].some(
+        ({ operation: { station, connection, kind } }) =>
+          station === 'underside' &&
+          ['disconnect', 'start-by-hand', 'connect'].includes(kind) &&
+          map.connections.some(({ id, carriesLoad }) => id === connection && carriesLoad),
+      )
+    );
+  },
+  'nobody under it is signed, and the next step sends somebody there': ({ map, work, out, back }) =>
+    [
+      ['pre-lift', out],
+      ['pre-lower', back],
+    ].some(([hold, steps]) => {
+      const asked = (work.holdPoints ?? map.holdPoints).find(({ id }) => id === hold)?.confirmations ?? [];
+      const at = steps.findIndex(({ operation }) => operation.id === `hold:${hold}`);
+      return (
+        at >= 0 &&
+        asked.some(({ words }) => /^nobody under/i.test(words)) &&
+        steps[at + 1]?.operation.station === 'underside'
+      );
+    }),
+  'made safe is signed and does not ask for what this machine has': ({ map, work, out }) => {
+    const asked = ((work.holdPoints ?? map.holdPoints).find(({ id }) => id === 'made-safe')?.confirmations ?? [])
+      .map(({ words }) => words)
+      .join('. ');
+    const has = (id) => work.operations.has(id);
+    return (
+      (has('make:high-voltage-off') && !/proved dead/i.test(asked)) ||
+      (has('make:air-released') && !/air gauge/i.test(asked)) ||
+      (has('make:refrigerant-recovered') && !/recovered/i.test(asked)) ||
+      (map.connections.some(({ id, cautions }) => cautions.includes('airbag') && has(`open:${id}`)) &&
+        !/airbag/i.test(asked)) ||
+      (has('do:airbag-wait') && timeOf(out, /^do:airbag-wait$/, latest) > timeOf(out, /^hold:made-safe$/, earliest))
+    );
+  },
+  'high voltage back on before its coolant is bled': ({ work }) =>
+    work.operations.has('release:high-voltage-off') &&
+    work.operations.has('fill:inverter-coolant') &&
+    !before(work, 'release:high-voltage-off').has('do:bleed-inverter'),
+  'a pump run by command before the 12 V is on': ({ work }) =>
+    [...work.operations.values()].some(
+      ({ id, title, tip }) =>
+        /pump (is )?run by command/i.test(`${title} ${tip}`) && !before(work, id).has('close:battery-negative'),
+    ),
+  'a clutch pedal, a gate or a starter on a machine that has none': ({ choices, work, back }) =>
+    choices.hybrid === 'yes' &&
+    back.some(
+      ({ operation: { title, tip, connection } }) =>
+        /clutch pedal|press the clutch|bursts of ten seconds/i.test(`${title} ${tip}`) ||
+        (work.connections.get(connection)?.refit.adjust?.gears ?? []).includes('5'),
+    ),
+  'worked at what is hot, or beneath it, while it cools': ({ out, map }) => {
+    const cools = out.find(({ operation }) => operation.id === 'do:cool-down');
+    if (!cools) return false;
+    const made = timeOf(out, /^hold:made-safe$/, earliest);
+    return out.some(
+      ({ operation: { station, kind, connection, part, cautions }, startMin }) =>
+        kind !== 'wait' &&
+        kind !== 'hold-point' &&
+        startMin < cools.endMin - 1e-6 &&
+        startMin > made &&
+        (station === 'underside' ||
+          cautions.includes('hot-coolant') ||
+          /heat-shield|downpipe|turbo|flex-pipe/.test(
+            [part, ...(map.connections.find(({ id }) => id === connection)?.between ?? [])].join(),
+          )),
+    );
+  },
+  'fuel opened before its pressure was let down its own way': ({ work, choices }) => {
+    const down = 'make:fuel-depressurised';
+    if (!work.operations.has(down)) return false;
+    const first = { 'petrol-port': 'run-dry', 'single-point': 'run-dry' }[choices.fuel] ?? 'rail-wait';
+    return (
+      !before(work, down).has(`do:${first}`) ||
+      (first === 'run-dry' && !before(work, 'open:battery-negative').has('do:run-dry')) ||
+      !/tray/.test((work.operations.get(down)?.tools ?? []).join())
+    );
+  },
+  'two are wanted, one is planned, and nobody is told when': ({ steps, help }) =>
+    steps.some(
+      ({ operation, people, startMin, endMin }) =>
+        people.length > 0 &&
+        operation.hands > people.length &&
+        !help.some(
+          ({ fromMin, untilMin, steps: told }) =>
+            fromMin <= startMin && endMin <= untilMin && told.some(({ id }) => id === operation.id),
+        ),
+    ),
+  'pedal, wheel or gears worked under a tilted cab, or without air': ({ work }) =>
+    [...work.operations.values()].some(({ id, phase, moves = [], station }) => {
+      if (phase !== 'refit') return false;
+      const earlier = before(work, id);
+      return (
+        (work.operations.has('release:cab-tilted') &&
+          (moves.includes('pedal') || moves.includes('steering') || station === 'cabin') &&
+          !earlier.has('release:cab-tilted')) ||
+        (work.operations.has('release:air-released') && moves.includes('pedal') && !earlier.has('release:air-released'))
+      );
+    }),
+  'somebody in the cab when it is tilted': ({ work }) =>
+    work.operations.has('make:cab-tilted') &&
+    [...work.operations.values()].some(
+      ({ id, phase, station }) => phase === 'strip' && station === 'cabin' && !before(work, 'make:cab-tilted').has(id),
+    ),
 };
 
 /** When the earliest or the latest step of the name begins; never, where there is none. */
 function timeOf(steps, name, which) {
   return which(steps.filter(({ operation: { id } }) => name.test(id)))?.startMin ?? NaN;
 }
+
+/** What each unit holds, and is empty without. */
+const OILS = { engine: 'engine-oil', gearbox: 'gearbox-oil', 'transfer-box': 'transfer-oil' };
+
+const ridesOn = (map, part) => map.parts.find(({ id }) => id === part)?.ridesWith;
 
 function nameOf(list, id) {
   return `${id} ${list.find((one) => one.id === id)?.name ?? ''}`.toLowerCase();

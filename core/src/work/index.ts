@@ -115,6 +115,7 @@ function derived(whole: JobPlan, decided: BenchDecisions): Work {
     runs: planHeldTo(whole, 3)
       ? [
           ...torqueRuns(together, graph),
+          ...(planHeldTo(whole, 8) ? rowRuns(whole, operations) : []),
           ...runsOf([...teardown.hanging, ...bench.hanging], together),
           ...bench.meetings,
           ...refit.meetings,
@@ -150,6 +151,21 @@ function runsOf(hanging: readonly Hanging[], operations: readonly Operation[]): 
         ? [{ first: operationId.fit(part.id), then: begun }]
         : []),
     ];
+  });
+}
+
+/** What is numbered is gone through by its numbers, in the same hands: injector 1 to 4, one coil after the other. */
+function rowRuns({ map }: JobPlan, operations: readonly Operation[]): readonly Run[] {
+  const there = new Map(operations.map((operation) => [operation.id, operation]));
+  const plugs = new Map(map.connections.flatMap((one) => (one.kind === 'plug' ? [[one.id, one] as const] : [])));
+  return [...plugs.keys()].flatMap((id): readonly Run[] => {
+    const [, row, number] = /^(.*-)(\d+)$/.exec(id) ?? [];
+    const next = `${row}${Number(number) + 1}`;
+    if (row === undefined || !plugs.has(next)) return [];
+    return [operationId.open, operationId.close].flatMap((of) => {
+      const [one, other] = [there.get(of(id)), there.get(of(next))];
+      return one && other && one.station === other.station ? [{ first: one.id, then: other.id }] : [];
+    });
   });
 }
 
