@@ -480,11 +480,56 @@ export const LOOKS = {
     [...work.operations.values()].some(
       ({ id, phase, station }) => phase === 'strip' && station === 'cabin' && !before(work, 'make:cab-tilted').has(id),
     ),
+  'a part unbolted for more than half an hour before it comes off': ({ steps, map }) =>
+    looseFor(steps, map).some(({ minutes }) => minutes > 30),
+  'the machine moved while a part is unbolted and still in it': ({ steps, map }) =>
+    looseFor(steps, map).some(({ moved }) => moved),
+  'torque more than half an hour after the joint was closed': ({ steps, work }) =>
+    steps.some(({ operation: { id, kind, connection }, startMin }) => {
+      if (kind !== 'torque') return false;
+      const closed = steps.find(({ operation }) => operation.id === `close:${connection}`);
+      // Told why: something else comes before its figure.
+      const told = (work.into.get(id) ?? []).some(
+        (edge) => edge.before !== `close:${connection}` && !/^start:/.test(edge.before),
+      );
+      return closed && startMin - closed.endMin > 30 && !told;
+    }),
+  'a second look at torque on a machine that is still hot': ({ back }) => {
+    const hot = back.find(({ operation }) => operation.id === 'check:warm-up' || operation.id === 'check:run-warm');
+    const again = back.find(({ operation }) => operation.id === 'check:heat-cycle');
+    return hot !== undefined && again !== undefined && again.startMin - hot.endMin < 180;
+  },
+  'what is torqued again lies behind something that is on again': ({ map, work }) =>
+    map.connections.some(
+      ({ id, access, refit }) =>
+        refit.torque?.again &&
+        work.operations.has(`torque:${id}`) &&
+        access.some(
+          ({ removed }) =>
+            removed !== undefined &&
+            work.operations.has(`fit:${removed}`) &&
+            !before(work, `fit:${removed}`).has('check:heat-cycle'),
+        ),
+    ),
 };
 
 /** When the earliest or the latest step of the name begins; never, where there is none. */
 function timeOf(steps, name, which) {
   return which(steps.filter(({ operation: { id } }) => name.test(id)))?.startMin ?? NaN;
+}
+
+/** Parts that nothing holds any more and that are still in: for how long, and whether the machine was moved meanwhile. */
+function looseFor(steps, map) {
+  return steps.flatMap(({ operation: { kind, part }, startMin, height }) => {
+    if (kind !== 'remove') return [];
+    const undone = steps.filter(
+      ({ operation: one }) =>
+        /^open:/.test(one.id) &&
+        map.connections.some(({ id, between }) => id === one.connection && between.includes(part)),
+    );
+    const last = latest(undone);
+    return last ? [{ part, minutes: startMin - last.endMin, moved: last.height !== height }] : [];
+  });
 }
 
 /** What each unit holds, and is empty without. */

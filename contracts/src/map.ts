@@ -253,6 +253,8 @@ const scope = () =>
     opened: oneOf(SYSTEMS).optional(),
     touches: optionalList(id(), 40),
     condition: named(),
+    replaced: named(),
+    notRenewed: named(),
     drained: named(),
     notDrained: named(),
   })
@@ -325,7 +327,7 @@ const chore = record<Chore>({
 const pair = () => pairOfIds().optional().default(undefined);
 const reach = () =>
   either<Reach>(
-    { open: named(), removed: named(), parted: pair(), out: named(), why: text() },
+    { open: named(), removed: named(), orderOnly: optionalYesOrNo(), parted: pair(), out: named(), why: text() },
     ({ open, removed, parted, out }) => [open, removed, parted, out].filter((one) => one !== undefined).length === 1,
     'What is in front of a renewal is one connection, one part, two units that are parted, or one that is out.',
   );
@@ -340,6 +342,7 @@ export const renewalSchema = record<Renewal>({
   why: text(),
   parts: list(record<NewPart>({ what: name(), count: count(1_000, 1), guideCents: count(1_000_000_000) }), 40),
   lastsYears: positive(100),
+  after: optionalList(id(), 40),
   drains: named(),
 });
 
@@ -361,6 +364,7 @@ export const connectionMapSchema = record<ConnectionMap>({
       ...stepFields,
       id: id(),
       when: oneOf(['before-start', 'after-start', 'handover']),
+      wait: optionalYesOrNo(),
       where: scope(),
     }),
     100,

@@ -5,6 +5,7 @@ import {
   choreOperation,
   choresFor,
   hangingParts,
+  letGoOverKg,
   operationId,
   type DeedSteps,
   type Hanging,
@@ -68,6 +69,7 @@ export function benchOf(plan: JobPlan, teardown: Teardown, decisions: BenchDecis
     map.parts.flatMap((part) => (required.removed.has(part.id) ? [{ ...part, removal: removalOf(plan, part) }] : [])),
     required,
     reached,
+    letGoOverKg(plan),
   );
   const basic = [...reached, ...edges, ...inHandEdges({ hanging }, stages)];
   const changed = [...basic, ...changeEdges(plan, required, chores, stages, basic)];
@@ -140,10 +142,13 @@ function isDoneOutside({ map }: JobPlan, { lump }: Teardown, { where, after, bef
 
 /** The way out’s requirements with what is opened and drained at the bench among them: what chores and looks go by. */
 export function openedInAll(teardown: Teardown, bench: BenchRequirements): Teardown {
-  if (bench.opened.size + bench.drained.size + bench.dry.size === 0) return teardown;
+  const { opened, drained, dry, renewed, replaced } = bench;
+  if (opened.size + drained.size + dry.size + renewed.length + replaced.size === 0) return teardown;
   return {
     ...teardown,
-    opened: new Map([...teardown.opened, ...bench.opened]),
-    drained: new Map([...teardown.drained, ...bench.drained, ...bench.dry]),
+    opened: new Map([...teardown.opened, ...opened]),
+    drained: new Map([...teardown.drained, ...drained, ...dry]),
+    replaced: new Set([...replaced.values()].flatMap((stays) => [...stays])),
+    renewed: new Set(renewed.map(({ id }) => id)),
   };
 }

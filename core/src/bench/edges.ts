@@ -329,7 +329,8 @@ export function renewalEdges(
       opened.some(({ between }) => between.includes(need.removed) && between.some((end) => stays.has(end)))
     );
   };
-  return renewed.flatMap(({ id, name, at, reach, drains }): readonly Precedence[] => {
+  const all = new Set(renewed.map((one) => one.id));
+  return renewed.flatMap(({ id, name, at, reach, drains, after = [] }): readonly Precedence[] => {
     const own = operationId.renew(id);
     const back: Reason = {
       kind: 'access',
@@ -363,6 +364,13 @@ export function renewalEdges(
           .filter((pair) => need.parted.includes(pair.stays) && need.parted.includes(pair.leaves))
           .flatMap(({ leaves }) => between(operationId.apart(leaves), operationId.together(leaves), need.why));
       }),
+      ...after
+        .filter((first) => all.has(first))
+        .map((first) => ({
+          before: operationId.renew(first),
+          after: own,
+          reason: sequence(`It is behind the ${name}, which would come off again for it.`),
+        })),
       ...(drains !== undefined && drained.has(drains)
         ? between(operationId.drain(drains), operationId.fill(drains), 'It runs out where this is opened.')
         : []),

@@ -1,6 +1,7 @@
 import {
   lumpOf,
   partsById,
+  planHeldTo,
   type Caution,
   type JobPlan,
   type Part,
@@ -30,6 +31,7 @@ export function benchOperations(plan: JobPlan, out: Requirements, bench: BenchRe
   const { map } = plan;
   const parts = partsById(map);
   const within = ({ between }: { readonly between: readonly PartId[] }) => between.every((end) => out.lump.has(end));
+  const isOff = (part: PartId) => out.removed.has(part) || bench.removed.has(part);
   const opened = map.connections.filter(({ id }) => bench.opened.has(id));
   const opens = opened.map((connection): Operation => ({
     id: operationId.open(connection.id),
@@ -106,10 +108,12 @@ export function benchOperations(plan: JobPlan, out: Requirements, bench: BenchRe
       parts: _parts,
       lastsYears: _lasts,
       drains: _drains,
+      after: _after,
       ...step
     }) => ({
       ...step,
-      ...benchPlace(out.lump.has(at), step),
+      // What is off the machine lies on the bench, whatever it came off.
+      ...benchPlace(out.lump.has(at) || (planHeldTo(plan, 8) && isOff(at)), step),
       id: operationId.renew(id),
       phase: 'bench' as const,
       kind: 'renew' as const,

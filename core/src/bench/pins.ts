@@ -31,6 +31,8 @@ export function pinEdges(
   const loading = opened.filter(
     ({ kind, moves, between }) => moves?.includes('crank') || (kind === 'bolted' && between.some(turns)),
   );
+  // What is behind a timing drive is done with the pins in: it loads nothing.
+  const behind = new Set(renewed.flatMap(({ after = [] }) => after));
   return [
     ...pinned('in').flatMap((pin) => loading.map(({ id }) => ({ before: operationId.open(id), after: pin, reason }))),
     ...pinned('out').flatMap((pin) => [
@@ -38,7 +40,9 @@ export function pinEdges(
         const own = stages.get(id);
         return own ? [{ before: pin, after: own.first, reason }] : [];
       }),
-      ...renewed.flatMap(({ id, at }) => (turns(at) ? [{ before: pin, after: operationId.renew(id), reason }] : [])),
+      ...renewed.flatMap(({ id, at }) =>
+        turns(at) && !behind.has(id) ? [{ before: pin, after: operationId.renew(id), reason }] : [],
+      ),
     ]),
   ];
 }

@@ -129,7 +129,10 @@ export function benchRequired(plan: JobPlan, out: Requirements, decisions: Bench
   /** Draws two units apart that are out, and not parted under the machine already. */
   function part([one, other]: readonly [PartId, PartId], why: string) {
     if (!out.lump.has(one) || !out.lump.has(other)) return;
-    if (between(one, other).every(({ id }) => out.opened.has(id))) return;
+    const ties = between(one, other);
+    if (ties.every(({ id }) => out.opened.has(id))) return;
+    // Parted under the machine, they come out one after the other, and go in so.
+    if (planHeldTo(plan, 8) && ties.some(({ id, carriesLoad }) => carriesLoad && out.opened.has(id))) return;
     const [stays, leaves] = massOf(lumpOf(map, [one])) < massOf(lumpOf(map, [other])) ? [other, one] : [one, other];
     if (pairs.some((pair) => pair.leaves === leaves && pair.stays === stays)) return;
     const joints = crossing(map.connections, lumpOf(map, [leaves])).filter(inside);
@@ -211,7 +214,8 @@ export function benchRequired(plan: JobPlan, out: Requirements, decisions: Bench
     if ('parted' in need) part(need.parted, why);
     else if ('open' in need) {
       if (!there.has(at) || onPowerpack(need.open)) open(need.open, why);
-    } else if ('removed' in need && (!there.has(at) || there.has(need.removed))) remove(need.removed, why);
+    } else if ('removed' in need && !need.orderOnly && (!there.has(at) || there.has(need.removed)))
+      remove(need.removed, why);
   }
   return {
     opened,

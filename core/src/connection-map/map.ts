@@ -99,7 +99,8 @@ export interface Chore extends StepSpec {
 /** What has to be out of the way before something is reached while the powerpack is out, and why, in the crew’s words. */
 export type Reach = (
   | { readonly open: ConnectionId }
-  | { readonly removed: PartId }
+  /** `orderOnly`: only where it comes off anyway. */
+  | { readonly removed: PartId; readonly orderOnly?: boolean }
   /** The two are drawn apart from each other. */
   | { readonly parted: readonly [PartId, PartId] }
   /** It has left the machine. */
@@ -129,6 +130,8 @@ export interface Renewal extends StepSpec {
   readonly parts: readonly NewPart[];
   /** How long one lasts as a rule, in years of ordinary use. */
   readonly lastsYears: number;
+  /** What is renewed before it, where both are. */
+  readonly after?: readonly string[];
   /** The circuit that runs out when it is opened. */
   readonly drains?: CircuitId;
 }
@@ -137,6 +140,8 @@ export interface Renewal extends StepSpec {
 export interface CheckStep extends StepSpec {
   readonly id: string;
   readonly when: 'before-start' | 'after-start' | 'handover';
+  /** It takes time and nobody’s hands. */
+  readonly wait?: boolean;
   /** Done only on a job like this; absent: on every one. */
   readonly where?: CheckScope;
 }
@@ -151,6 +156,10 @@ export interface CheckScope {
   readonly opened?: System;
   /** One of these connections is opened. */
   readonly touches?: readonly ConnectionId[];
+  /** Another unit takes the place of this one. */
+  readonly replaced?: PartId;
+  /** This is not among what is renewed. */
+  readonly notRenewed?: string;
   /** This condition is brought about. */
   readonly condition?: ConditionId;
   /** This circuit is drained, or is not. */

@@ -259,7 +259,7 @@ export function renewal(
   name: string,
   at: PartId,
   spec: StepSpec,
-  more: Pick<Renewal, 'reach' | 'why' | 'lastsYears' | 'drains'> &
+  more: Pick<Renewal, 'reach' | 'why' | 'lastsYears' | 'drains' | 'after'> &
     Pick<Optional<Renewal>, 'when'> & {
       readonly parts: readonly (readonly [what: string, count: number, each: number])[];
     },

@@ -45,6 +45,12 @@ export function lintMap(map: ConnectionMap, ways: readonly Way[] = waysOut(map))
   if (knot) say(knot[0] ?? map.layout, `It can never be reached: ${knot.join(' → ')} wait for each other.`);
   for (const { powerpack, route } of ways) {
     const at = `${powerpack.id} by ${route.id}`;
+    if (route.opensToo) {
+      const parted = new Set(route.opensToo.map(({ connection }) => connection));
+      const [first = '', second = ''] = powerpack.roots;
+      for (const { id, name } of tiesBetween(map, first, second))
+        if (!parted.has(id)) say(at, `“${name}” ties what is parted under the machine, and is never opened.`);
+    }
     const carriers = map.conditions.filter(({ id, takesLoad }) => takesLoad && route.supports.includes(id));
     try {
       const work = workOf({ map, powerpack: powerpack.id, route: route.id, rules: RULES_NOW });
@@ -114,6 +120,14 @@ function gearProblems(map: ConnectionMap): readonly string[] {
         : [],
     ),
   ];
+}
+
+/** What ties two units, and all that rides on them, to each other. */
+function tiesBetween(map: ConnectionMap, one: string, other: string): readonly Connection[] {
+  const [ones, others] = [lumpOf(map, [one]), lumpOf(map, [other])];
+  return map.connections.filter(
+    ({ between: [a, b] }) => (ones.has(a) && others.has(b)) || (ones.has(b) && others.has(a)),
+  );
 }
 
 /** Heads of `connection` that no tool named for it fits, and bolts with a nut that nothing holds against turning. */

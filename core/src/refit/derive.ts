@@ -58,7 +58,8 @@ export function refitOf(plan: JobPlan, teardown: Teardown, inAll: Teardown = tea
   const opened = map.connections.filter(({ id }) => teardown.opened.has(id) && !plan.leftOff?.includes(id));
   const checks = checkOperations(plan, inAll);
   const looked = planHeldTo(plan, 3) && checks.some(({ id }) => id === operationId.check('leaks'));
-  const late = looked ? afterLeakCheck(map) : new Set<string>();
+  const again = planHeldTo(plan, 8) ? coversAgain(map, teardown) : new Set<string>();
+  const late = looked ? new Set([...afterLeakCheck(map), ...again]) : new Set<string>();
   const stages = new Map(opened.map((connection) => [connection.id, stagesOf(connection)]));
   const steps = deedsBack(plan, inAll);
   const chores = choresFor(plan, inAll, 'back', steps);
@@ -102,7 +103,7 @@ export function refitOf(plan: JobPlan, teardown: Teardown, inAll: Teardown = tea
     ...withLoad,
     ...batteryLast(map, early, withLoad, stages),
     ...startEdges(early, checks),
-    ...coverEdges(covering, checks),
+    ...coverEdges(covering, checks, again),
   ];
   return { operations: [...operations, ...checks], precedence, meetings: met.runs };
 }
@@ -135,4 +136,17 @@ function afterLeakCheck({ parts, connections }: ConnectionMap): ReadonlySet<stri
   const last = new Set(parts.filter((part) => part.afterLeakCheck).map(({ id }) => id));
   const at = connections.filter(({ between }) => between.some((part) => last.has(part))).map(({ id }) => id);
   return new Set([...last, ...at]);
+}
+
+/** Parts that came off and cover a joint which is torqued once more after the first heat cycle, and the connections at them. */
+function coversAgain({ connections }: ConnectionMap, { removed, opened }: Teardown): ReadonlySet<string> {
+  const covers = new Set(
+    connections
+      .filter(({ id, refit }) => refit.torque?.again === true && opened.has(id))
+      .flatMap(({ access }) =>
+        access.flatMap((need) => ('removed' in need && removed.has(need.removed) ? [need.removed] : [])),
+      ),
+  );
+  const at = connections.filter(({ between }) => between.some((part) => covers.has(part))).map(({ id }) => id);
+  return new Set([...covers, ...at]);
 }

@@ -131,8 +131,8 @@ function stepsOf(connection: Connection): readonly Operation[] {
       kind: 'torque',
       title: `Torque ${closingName(name)}`,
       ...(refit.torque.height ? { height: refit.torque.height } : {}),
-      // What turns with its nut, or takes a long bar, takes the second pair of hands again.
-      hands: hands === 2 && refit.torque.targetNm >= TWO_HANDED_NM ? 2 : 1,
+      // What takes a long bar, or somebody at the crank, takes the second pair of hands again.
+      hands: hands === 2 && (refit.torque.targetNm >= TWO_HANDED_NM || moves !== undefined) ? 2 : 1,
       tools: ['torque wrench'],
       minutes: torqueMinutes(connection, refit.torque),
     });
@@ -186,11 +186,11 @@ const isFor = ({ where }: CheckStep, plan: JobPlan, teardown: Teardown): boolean
 /** The pre-start hold point and the looks of first start and handover, in order. */
 export function checkOperations(plan: JobPlan, teardown: Teardown): readonly Operation[] {
   const { map } = plan;
-  const check = ({ id, when, where: _where, ...step }: CheckStep): Operation => ({
+  const check = ({ id, when, where: _where, wait, ...step }: CheckStep): Operation => ({
     ...step,
     id: operationId.check(id),
     phase: when === 'handover' ? 'handover' : 'first-start',
-    kind: 'check',
+    kind: wait === true ? 'wait' : 'check',
     needsRunning: when !== 'before-start',
   });
   const order = ['before-start', 'after-start', 'handover'] as const;

@@ -19,13 +19,32 @@ export function startEdges(operations: readonly Operation[], checks: readonly Op
   return edges;
 }
 
-/** What hides leaks goes back on once they have been looked for, and before the machine is driven. */
-export function coverEdges(covering: readonly Operation[], checks: readonly Operation[]): readonly Precedence[] {
-  const leaks = checks.find(({ id }) => id === operationId.check('leaks'));
-  const next = checks[checks.findIndex((check) => check === leaks) + 1];
-  if (!leaks) return [];
-  return covering.flatMap(({ id }): readonly Precedence[] => [
-    { before: leaks.id, after: id, reason: { kind: 'sequence', words: 'It hides what may leak: looked for first.' } },
+/**
+ * What hides leaks goes back on once they have been looked for, what covers a joint that is torqued again (`again`) once that is
+ * done, and all of it before the machine is driven.
+ */
+export function coverEdges(
+  covering: readonly Operation[],
+  checks: readonly Operation[],
+  again: ReadonlySet<string> = new Set(),
+): readonly Precedence[] {
+  const place = (check: string) => checks.findIndex(({ id }) => id === operationId.check(check));
+  const [leaks, cold, driven] = [place('leaks'), place('heat-cycle'), place('test-run')];
+  const looked = checks[leaks];
+  if (!looked) return [];
+  const torquedFirst = cold > leaks && cold < driven ? checks[cold] : undefined;
+  const next = torquedFirst ? checks[driven] : checks[leaks + 1];
+  return covering.flatMap(({ id, part = '', connection = '' }): readonly Precedence[] => [
+    { before: looked.id, after: id, reason: { kind: 'sequence', words: 'It hides what may leak: looked for first.' } },
+    ...(torquedFirst && (again.has(part) || again.has(connection))
+      ? [
+          {
+            before: torquedFirst.id,
+            after: id,
+            reason: { kind: 'access', words: 'What is behind it is torqued again, cold, first.' },
+          } as const,
+        ]
+      : []),
     ...(next
       ? [
           {

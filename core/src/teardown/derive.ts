@@ -9,7 +9,7 @@ import { choreEdges, choreOperation, choresFor, deedsOut } from './chores.js';
 import { operationId, type Operation, type OperationId, type Precedence } from './operation.js';
 import { findLoop, precedenceGraph, type PrecedenceGraph } from './precedence-graph.js';
 import { requirementsOf, type Requirements } from './requirements.js';
-import { hangingParts, type Hanging } from './runs.js';
+import { hangingParts, letGoOverKg, type Hanging } from './runs.js';
 import {
   accessEdges,
   conditionEdges,
@@ -53,7 +53,7 @@ export function teardownOf(plan: JobPlan): Teardown {
   ];
   refuseLoops(operations, precedenceGraph(basic), map);
   const { hanging, edges } = planHeldTo(plan, 3)
-    ? hangingParts(map, partsIn(map, required.removed.keys()), required, basic)
+    ? hangingParts(map, partsIn(map, required.removed.keys()), required, basic, letGoOverKg(plan))
     : { hanging: [], edges: [] };
   const inHand = [
     ...basic,

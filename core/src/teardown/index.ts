@@ -11,5 +11,5 @@ export { choreEdges, choreOperation, choresFor, type DeedSteps } from './chores.
 export { holdPointsFor, isForJob } from './scope.js';
 export { ancestorsOf, descendantsOf, findLoop, precedenceGraph, type PrecedenceGraph } from './precedence-graph.js';
 export { motionOn, type Motion } from './motion.js';
-export { HEAVY_KG, hangingParts, type Hanging, type Run } from './runs.js';
+export { HEAVY_KG, hangingParts, letGoOverKg, type Hanging, type Run } from './runs.js';
 export { requirementsOf, type Requirements } from './requirements.js';

@@ -25,6 +25,9 @@ export interface Requirements {
   readonly removed: ReadonlyMap<PartId, string>;
   readonly conditions: ReadonlyMap<ConditionId, string>;
   readonly drained: ReadonlyMap<CircuitId, string>;
+  /** Units that another one takes the place of, and what is renewed, where anything was decided. */
+  readonly replaced?: ReadonlySet<PartId>;
+  readonly renewed?: ReadonlySet<string>;
   /** For each removed part, the connections that must be open before it can be lifted away. */
   readonly holdsPart: ReadonlyMap<PartId, readonly Connection[]>;
 }

@@ -1,8 +1,10 @@
 import {
   crossing,
   lumpOf,
+  planHeldTo,
   type Connection,
   type ConnectionMap,
+  type JobPlan,
   type Part,
   type PartId,
   type StepSpec,
@@ -28,11 +30,14 @@ export interface Hanging {
 /** What is let down by hand, and not by letting go, in kg. */
 export const HEAVY_KG = 4;
 
+/** From the eighth edition of the rules on nothing lies loose: what its last fastener lets go of comes away with it, however light. */
+export const letGoOverKg = (plan: JobPlan): number => (planHeldTo(plan, 8) ? -1 : HEAVY_KG);
+
 /** What holds a part to the last, the best first: what is bolted is held while the bolt comes out; a hose holds nothing. */
 const HOLDS: readonly Connection['kind'][] = ['bolted', 'clamp', 'strap', 'shaft', 'clip', 'linkage'];
 
 /**
- * For each part over {@link HEAVY_KG} that is taken off, the connection that is undone last of those `opened` at it: one that
+ * For each part over `overKg`, {@link HEAVY_KG} where nothing is said, that is taken off, the connection that is undone last of those `opened` at it: one that
  * holds it where any does, reached as the machine stands when the part is lowered and best from the same place, that no
  * other of them waits for by `edges`.
  */
@@ -41,6 +46,7 @@ export function hangingParts(
   removed: readonly Part[],
   { opened }: Pick<Requirements, 'opened'>,
   edges: readonly Precedence[],
+  overKg = HEAVY_KG,
 ): { readonly hanging: readonly Hanging[]; readonly edges: readonly Precedence[] } {
   const hanging: Hanging[] = [];
   const more: Precedence[] = [];
@@ -48,7 +54,7 @@ export function hangingParts(
   for (const part of removed) {
     const { removal } = part;
     const lump = lumpOf(map, [part.id]);
-    if (massOf(map, lump) <= HEAVY_KG || !removal) continue;
+    if (massOf(map, lump) <= overKg || !removal) continue;
     const at = crossing(map.connections, lump).filter(({ id }) => opened.has(id));
     const holding = at.filter(({ kind }) => HOLDS.includes(kind));
     const graph = precedenceGraph([...edges, ...more]);

@@ -5,14 +5,33 @@ import type { Requirements } from './requirements.js';
 export function isForJob(
   where: CheckScope = {},
   { map }: JobPlan,
-  { lump, opened, drained, conditions }: Pick<Requirements, 'lump' | 'opened' | 'drained' | 'conditions'>,
+  {
+    lump,
+    opened,
+    drained,
+    conditions,
+    replaced: gone,
+    renewed,
+  }: Pick<Requirements, 'lump' | 'opened' | 'drained' | 'conditions' | 'replaced' | 'renewed'>,
 ): boolean {
-  const { comesOut, staysIn, opened: system, touches, condition, drained: emptied, notDrained } = where;
+  const {
+    comesOut,
+    staysIn,
+    opened: system,
+    touches,
+    condition,
+    drained: emptied,
+    notDrained,
+    replaced,
+    notRenewed,
+  } = where;
   return (
     (comesOut === undefined || lump.has(comesOut)) &&
     (staysIn === undefined || !lump.has(staysIn)) &&
     (system === undefined || map.connections.some((one) => one.system === system && opened.has(one.id))) &&
     (touches === undefined || touches.some((id) => opened.has(id))) &&
+    (replaced === undefined || (gone?.has(replaced) ?? false)) &&
+    (notRenewed === undefined || !renewed?.has(notRenewed)) &&
     (condition === undefined || conditions.has(condition)) &&
     (emptied === undefined || drained.has(emptied)) &&
     (notDrained === undefined || !drained.has(notDrained))

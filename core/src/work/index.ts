@@ -114,7 +114,7 @@ function derived(whole: JobPlan, decided: BenchDecisions): Work {
     holdPoints: holdPointsFor(whole, inAll),
     runs: planHeldTo(whole, 3)
       ? [
-          ...torqueRuns(together, graph),
+          ...torqueRuns(together, graph, planHeldTo(whole, 8) ? LEND_A_HAND_MIN : 0),
           ...(planHeldTo(whole, 8) ? rowRuns(whole, operations) : []),
           ...runsOf([...teardown.hanging, ...bench.hanging], together),
           ...bench.meetings,
@@ -124,17 +124,21 @@ function derived(whole: JobPlan, decided: BenchDecisions): Work {
   };
 }
 
+/** So long, in minutes, whoever held on stays by while the other one brings it to its figure. */
+const LEND_A_HAND_MIN = 5;
+
 /**
  * Whoever closes a joint goes on to its torque, unless that has to wait: for others of its group, for a joint that comes
- * before it, for the machine to stand otherwise, or for fewer hands.
+ * before it, for the machine to stand otherwise, or, where it takes longer than `lendMin`, for fewer hands.
  */
-function torqueRuns(operations: readonly Operation[], { into }: PrecedenceGraph): readonly Run[] {
+function torqueRuns(operations: readonly Operation[], { into }: PrecedenceGraph, lendMin: number): readonly Run[] {
   const byId = new Map(operations.map((operation) => [operation.id, operation]));
   const waitsOf = (id: OperationId) => (into.get(id) ?? []).map(({ before }) => before);
-  return operations.flatMap(({ id, kind, connection = '', hands, height }): readonly Run[] => {
+  return operations.flatMap(({ id, kind, connection = '', hands, height, minutes }): readonly Run[] => {
     if (kind !== 'torque') return [];
     const close = byId.get(operationId.close(connection));
-    if (!close || close.hands !== hands || close.height !== height) return [];
+    if (!close || close.height !== height) return [];
+    if (close.hands < hands || (close.hands > hands && minutes.likely > lendMin)) return [];
     const over = new Set([close.id, ...waitsOf(close.id)]);
     return waitsOf(id).every((one) => over.has(one)) ? [{ first: close.id, then: id }] : [];
   });

@@ -109,7 +109,7 @@ export const frameFourWheelDrive: Template = {
     { id: 'engine', name: 'Bare engine', roots: ['engine'] },
     { id: 'gearbox', name: 'Gearbox with transfer box', roots: ['gearbox'] },
   ],
-  routes: lengthwiseRoutes(['bell-housing', 'starter-bolts']).map((route) => ({
+  routes: lengthwiseRoutes(['bell-housing', 'starter-bolts', 'gas-pipe-bracket']).map((route) => ({
     ...route,
     blockedBy: [
       ...route.blockedBy.filter(({ part }) => part !== 'strut-brace' && part !== 'bulkhead-shield'),

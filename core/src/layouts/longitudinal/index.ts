@@ -109,7 +109,14 @@ export const longitudinalAutomatic: Template = {
     },
   ],
   checks: looks('coolant', 'automatic'),
-  routes: lengthwiseRoutes(['bell-housing', 'converter-bolts', 'gearbox-cooler-clip', 'filler-tube', 'starter-bolts']),
+  routes: lengthwiseRoutes([
+    'bell-housing',
+    'converter-bolts',
+    'gearbox-cooler-clip',
+    'filler-tube',
+    'starter-bolts',
+    'gas-pipe-bracket',
+  ]),
   holdPoints: [
     madeSafe,
     preWeight,
@@ -156,7 +163,7 @@ export const longitudinalManual: Template = {
       ],
     },
   ],
-  routes: lengthwiseRoutes(['bell-housing', 'starter-bolts']),
+  routes: lengthwiseRoutes(['bell-housing', 'starter-bolts', 'gas-pipe-bracket']),
   holdPoints: [
     madeSafe,
     preWeight,

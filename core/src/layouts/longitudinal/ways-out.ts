@@ -44,6 +44,7 @@ const parted = [
   { connection: 'gearbox-cooler-clip', why: 'The pipes go with the gearbox.' },
   { connection: 'filler-tube', why: 'It goes with the gearbox.' },
   { connection: 'starter-bolts', why: 'Two of the housing bolts hold the starter.' },
+  { connection: 'gas-pipe-bracket', why: 'The hot gas pipe is held at the gearbox.' },
 ];
 
 /** Out of the top whole, engine alone, gearbox alone from below, or split: gearbox down first, then the engine up. */

@@ -58,7 +58,7 @@ function whileParted(suffix: string, at: Where, where: CheckScope): NonNullable<
       {
         when: WITH_PEDAL,
         why: 'It is heard the first day and reached only with the gearbox off.',
-        where: scope,
+        where: { ...scope, notRenewed: 'release-bearing' },
         after: [],
         before: joined,
       },
@@ -143,9 +143,27 @@ export const clutchWork: Piece = {
   ],
 };
 
+/** What another automatic wants: nothing of the old one’s clutches in its cooler. */
+const flushCooler = chore(
+  'flush-cooler',
+  'back',
+  doing('Flush the oil cooler and its lines until what comes is clean', nose, [10, 20, 45], {
+    tools: ['flushing fluid', 'dry compressed air', 'catch can'],
+    cautions: ['eyes'],
+    tip: 'Against the flow first. What it cannot be flushed out of is renewed: grit of the old one ends the other one.',
+  }),
+  {
+    why: 'The old gearbox’s wear lies in the cooler.',
+    where: { replaced: 'gearbox' },
+    after: [],
+    before: [{ connection: 'gearbox-cooler-pipes' }],
+  },
+);
+
 /** A converter, which comes off the pump by its own weight unless it is held, and is measured before the faces meet. */
 export const converterWork: Piece = {
   chores: [
+    flushCooler,
     cleanFaces('', nose, { comesOut: 'engine' }),
     cleanFaces('-below', below, { staysIn: 'engine' }),
     chore(

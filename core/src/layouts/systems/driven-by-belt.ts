@@ -78,7 +78,7 @@ export const steeringPump: Piece = {
         tools: ['13 mm ratchet', 'strap'],
         set: { count: 3, what: 'M8×1.25 × 90, 13 mm', note: 'one is 15 mm shorter, at the top' },
         access: [after('belt-off', 'The belt pulls on the pump.')],
-        tip: 'Hoses stay on. Swing it aside, upright, tied to the inner wing.',
+        tip: 'Swing it aside, upright, tied to the inner wing: no hose carries it.',
         nm: 22,
       },
     ),
@@ -117,7 +117,7 @@ export const refrigerant: Piece = {
       tools: ['10 mm ratchet', 'strap'],
       set: { count: 4, what: 'M6×1.0 × 16, 10 mm flange' },
       access: [behind('slam-panel', 'The front cross panel sits over it.')],
-      tip: 'Its pipes stay on and closed. Tie it forward to the bumper bar.',
+      tip: 'Tie it forward to the bumper bar: no pipe of it carries it, or is bent.',
     }),
     cold.clip('condenser-feet', 'the condenser feet', ['condenser', 'body'], nose, [1, 2, 4]),
     cold.bolted('compressor-bolts', 'the compressor from its bracket', ['compressor', 'engine'], below, [4, 8, 20], {
@@ -127,7 +127,7 @@ export const refrigerant: Piece = {
         after('belt-compressor', 'The belt pulls on the compressor.'),
         behind('undertray', 'The undertray covers it.'),
       ],
-      tip: 'Its hoses stay on and the circuit stays closed. Hang it on a strap, never on the hoses.',
+      tip: 'Hang it on a strap, never on a hose. What is closed of its circuit stays closed.',
       nm: 22,
     }),
     cold.pipe(

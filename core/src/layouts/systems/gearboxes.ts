@@ -106,6 +106,7 @@ export const manualGearbox: Piece = {
     driveline.pipe('clutch-line', 'the clutch line on the body', ['clutch-cylinder', 'body'], below, [3, 6, 12], {
       tools: ['11 mm flare spanner', 'plugs and caps'],
       set: { count: 1, what: 'M10×1.0 union, 11 mm' },
+      nm: 15,
     }),
     driveline.linkage(
       'clutch-cable-end',
@@ -163,7 +164,7 @@ export const automaticGearbox: Piece = {
       set: { count: 6, what: 'M8×1.25 × 14, 15 mm', singleUse: true },
       access: [behind('window-cover', 'Each bolt is reached through the window, one after the other.')],
       tip: 'One turns the crank by hand, forwards only, and brings each bolt to the window. Paint plate and converter.',
-      nm: 42,
+      nm: 32,
       thread: 'threadlocker',
       eachRead: true,
       back: 'Paint marks together; all six started before any is pulled down.',
@@ -226,6 +227,7 @@ export const automaticGearbox: Piece = {
       {
         tools: ['10 mm ratchet'],
         set: { count: 1, what: 'M6×1.0 × 16, 10 mm flange' },
+        circuit: 'gearbox-oil',
         tip: 'Rag in the tube: whatever falls in goes through the valves.',
         nm: 9,
         back: 'New O-ring at its foot, then the screw.',

@@ -1,4 +1,4 @@
-import { below, doing, inside, onGround, top } from '../author.js';
+import { below, doing, inside, nose, onGround, top, waiting } from '../author.js';
 import type { CheckScope, CheckStep, StepSpec } from '../../connection-map/index.js';
 import type { Choices } from '../options.js';
 import type { OfferedCheck } from '../template.js';
@@ -9,7 +9,7 @@ type With = NonNullable<OfferedCheck['with']>;
 const check = (
   id: string,
   when: CheckStep['when'],
-  spec: StepSpec,
+  spec: StepSpec & Pick<CheckStep, 'wait'>,
   where?: CheckScope,
   wanted?: With,
 ): OfferedCheck => ({
@@ -85,7 +85,6 @@ const primeFuel = (
 
 /** What sets where the wheels point; parted, they are measured before the machine leaves. */
 const STEERS = [
-  'steering-coupling',
   'cradle-bolts',
   ...['left', 'right'].flatMap((side) => [
     `track-rod-${side}`,
@@ -131,6 +130,18 @@ export const looks = (cooled: 'coolant' | 'air', gearbox: 'automatic' | 'other' 
     'Filter first, until no bubble comes, then the pump; then the pipes half a turn loose while one cranks, closed one by one. Spray goes through skin: rag, distance, eyes.',
     { minutes: [6, 12, 30], tools: ['17 mm spanner', 'rags', 'fuel can'], hands: 2, moves: ['crank'] },
   ),
+  check(
+    'first-fire',
+    'before-start',
+    doing('First firing: seconds only, then stop and look', onGround(inside), [2, 4, 10], {
+      hands: 2,
+      tools: ['extinguisher'],
+      cautions: ['exhaust-gas', 'fuel'],
+      tip: 'One at the key, one at the bay with the extinguisher, away from belt and fan. Oil pressure within seconds, no fuel anywhere, no noise that was not there. Stopped, then looked all round, then run.',
+      moves: ['crank'],
+    }),
+    { comesOut: 'engine' },
+  ),
   ...(cooled === 'coolant'
     ? [
         check(
@@ -165,12 +176,30 @@ export const looks = (cooled: 'coolant' | 'air', gearbox: 'automatic' | 'other' 
   ...(gearbox === 'automatic' ? [automaticLevel] : []),
   check('levels', 'after-start', doing('Stop, let it stand, set every level', onGround(top), [5, 10, 20])),
   check('leaks', 'after-start', doing('Look underneath for leaks', below, [3, 6, 12])),
+  check('cold-again', 'handover', {
+    ...waiting('Let it stand until it is cold right through', nose, [180, 240, 480], { cautions: ['hot-metal'] }),
+    tip: 'That was the first heat cycle. Over night is best; so many hours as the maker says at the least.',
+  }),
+  check(
+    'heat-cycle',
+    'handover',
+    doing('Cold: torque once more what is marked for it, look at every level', below, [10, 20, 40], {
+      tools: ['torque wrench'],
+    }),
+  ),
   check(
     'test-run',
     'handover',
     doing('Short run through every gear', onGround(inside), [10, 20, 40], { tip: 'Brakes first.' }),
   ),
-  check('heat-cycle', 'handover', doing('After a heat cycle: re-check torque and levels', below, [10, 20, 40])),
+  check(
+    'resealed',
+    'handover',
+    doing('Have the tachograph’s sender sealed again by an approved workshop', onGround(top), [10, 20, 60], {
+      tip: 'By the rules of the country: without its seal it is not driven on the road. The old seal goes with the papers.',
+    }),
+    { touches: ['tachograph'] },
+  ),
   check(
     'wheels-measured',
     'handover',

@@ -1,5 +1,5 @@
 /** Engine and gearbox across the nose on a cradle, driving the front wheels. */
-import { nose } from '../author.js';
+import { after, behind, nose } from '../author.js';
 import { airPath, brakeVacuum } from '../systems/air.js';
 import { aboveTray, batteryAndLoom, bothParted } from '../systems/battery-and-loom.js';
 import { coolant, engineOil, heaterHoses, oilCooler, radiator } from '../systems/cooling.js';
@@ -26,6 +26,10 @@ import { worthBetween } from '../systems/worth-renewing/between-engine-and-gearb
 import { worthOnTheEngine } from '../systems/worth-renewing/on-the-engine.js';
 import { worthOnTheGearbox } from '../systems/worth-renewing/on-the-gearbox.js';
 import { clutchWork } from '../systems/clutch-work.js';
+
+/** The belt end of an engine that stands across. */
+const THROUGH_THE_ARCH = { station: 'wheel-right', height: 'raised', cautions: ['spring', 'stands'] } as const;
+const wheelOff = behind('wheel-right', 'It is reached through the arch, with the wheel off.');
 
 export const transverseCradle: Template = {
   layout: 'transverse-cradle',
@@ -103,8 +107,11 @@ export const transverseCradle: Template = {
     'reverse-lamp': { station: 'bay-top', height: 'either', cautions: [] },
     'starter-cable': { station: 'bay-top', height: 'either', cautions: ['battery'] },
     'starter-signal': { station: 'bay-top', height: 'either', cautions: [] },
-    'belt-off': { station: 'wheel-right', height: 'raised', cautions: ['spring', 'stands'] },
-    'belt-compressor': { station: 'wheel-right', height: 'raised', cautions: ['spring', 'stands'] },
+    'belt-off': { ...THROUGH_THE_ARCH, access: [wheelOff] },
+    'belt-compressor': {
+      ...THROUGH_THE_ARCH,
+      access: [after('belt-off', 'It is the same belt; the tension comes off at the steering pump.'), wheelOff],
+    },
   },
   partChanges: {
     engine: { massKg: 118 },

@@ -1,5 +1,5 @@
 /** Engine and gearbox across, behind the seats, driving the rear wheels. */
-import { liftStep, tail } from '../author.js';
+import { behind, liftStep, tail } from '../author.js';
 import { airPath, brakeVacuum } from '../systems/air.js';
 import { aboveTray, batteryAndLoom, bothParted } from '../systems/battery-and-loom.js';
 import { coolant, engineOil, heaterHoses, oilCooler, radiator } from '../systems/cooling.js';
@@ -97,7 +97,12 @@ export const transverseMid: Template = {
     'lower-arm-bolts': { between: ['lower-arms', 'rear-cradle'] },
     'charge-cooler-pins': { between: ['charge-cooler', 'body'], name: 'the charge cooler in its side duct' },
     'compressor-hoses': { between: ['compressor', 'body'] },
-    'belt-compressor': { station: 'wheel-right', height: 'raised', cautions: ['spring', 'stands'] },
+    'belt-compressor': {
+      station: 'wheel-right',
+      height: 'raised',
+      cautions: ['spring', 'stands'],
+      access: [behind('wheel-right', 'It is reached through the arch, with the wheel off.')],
+    },
     'heater-feed': { station: 'underside', height: 'raised', cautions: ['hot-coolant', 'stands'] },
     'heater-return': { station: 'underside', height: 'raised', cautions: ['hot-coolant', 'stands'] },
     'servo-hose': { name: 'the long servo vacuum hose at the pump' },

@@ -1,6 +1,6 @@
 import { below, doing, nose, renewal, top } from '../../author.js';
 import type { Piece } from '../../template.js';
-import { off, open, out, parted } from './reach.js';
+import { off, open, out, parted, whileOff } from './reach.js';
 
 const PETROL = { fuel: ['petrol-port', 'petrol-direct', 'single-point', 'carburettor'] } as const;
 const DIESEL = { fuel: ['diesel-rail', 'diesel-mechanical'] } as const;
@@ -32,6 +32,7 @@ export const worthOnTheEngine: Piece = {
         reach: [off('timing-cover', 'It runs behind the cover.')],
         why: 'When it goes, the valves meet the pistons.',
         lastsYears: 8,
+        after: ['water-pump', 'front-crank-seal'],
         parts: [['timing set', 1, 165]],
       },
     ),
@@ -188,9 +189,11 @@ export const worthOnTheEngine: Piece = {
       }),
       {
         reach: [
+          out,
           open('downpipe-manifold', 'The front pipe hangs on them.'),
           open('downpipe-turbo', 'The front pipe hangs on them.'),
           open('flex-clamp-turbo', 'The flex pipe hangs on it.'),
+          whileOff('turbo', 'With the turbocharger off every stud is free.'),
         ],
         why: 'It blows, ticks and burns the loom.',
         lastsYears: 7,

@@ -8,3 +8,6 @@ export const open = (connection: string, why: string): Reach => ({ open: connect
 
 /** Reached once `part` is off. */
 export const off = (part: string, why: string): Reach => ({ removed: part, why });
+
+/** Done while `part` is off, where that comes off anyway. */
+export const whileOff = (part: string, why: string): Reach => ({ removed: part, why, orderOnly: true });
