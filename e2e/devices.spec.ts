@@ -57,7 +57,7 @@ test('two devices on one job see each other, and neither loses or doubles anythi
   await other.goto(`/jobs/${job}/strip`);
   await expect(hand(other)).toBeVisible();
   await hand(one).locator('button.done').click();
-  await expect(hand(one)).toContainText('Let the fuel pressure down');
+  await expect(hand(one)).toContainText('Let the rail pressure fall');
 
   // Each is told who else is there, and at which step.
   await other.getByRole('button', { name: /^Who is recording/ }).click();
@@ -68,7 +68,7 @@ test('two devices on one job see each other, and neither loses or doubles anythi
   await other.keyboard.press('n');
   await other.getByRole('textbox', { name: 'Note' }).fill('From the other tablet');
   await other.getByRole('button', { name: 'Write it down' }).click();
-  await expect(hand(other)).toContainText('Let the fuel pressure down', { timeout: 15_000 });
+  await expect(hand(other)).toContainText('Let the rail pressure fall', { timeout: 15_000 });
   await expect
     .poll(async () =>
       ((await (await request.get(`/api/jobs/${job}/ledger`)).json()) as Ledger).entries.map(({ kind }) => kind),
@@ -166,7 +166,7 @@ test('everything on the strip goes by keyboard, and the last thing can be taken 
   await open(page, `/jobs/${job}/strip`);
   await expect(hand(page)).toContainText('Unbolt the battery negative lead');
   await page.keyboard.press('d');
-  await expect(hand(page)).toContainText('Let the fuel pressure down');
+  await expect(hand(page)).toContainText('Let the rail pressure fall');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(hand(page)).toContainText('Unbolt the battery negative lead');
   await page.keyboard.press('w');

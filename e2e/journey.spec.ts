@@ -16,6 +16,7 @@ import {
   sign,
   surveyMachine,
   workedByCrew,
+  waited,
 } from './shed';
 import { open, test } from './tablet';
 
@@ -68,7 +69,9 @@ test('one machine, from survey to running and handed over', async ({ page, reque
     await expect(page.getByText('55 still hold it').first()).toBeAttached();
     await expect(hand(page)).toContainText('Bag 1');
     await hand(page).locator('button.done').click();
-    await expect(hand(page)).toContainText('Let the fuel pressure down');
+    await expect(hand(page)).toContainText('Let the rail pressure fall');
+    await waited(page);
+    await expect(hand(page)).toContainText('Let the low side down');
     await hand(page).locator('button.done').click();
     await expect(hand(page)).toContainText('Made safe');
     await sign(page);

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { start } from './own-server';
-import { beginJob, hand } from './shed';
+import { beginJob, hand, waited } from './shed';
 
 const PORT = '4397';
 const ADDRESS = `http://127.0.0.1:${PORT}`;
@@ -23,6 +23,9 @@ test('the application starts without the server, a job opened before is worked o
     await expect(page.getByRole('heading', { name: 'Away' })).toBeVisible();
     await page.goto(`/jobs/${job}/strip`);
     await hand(page).locator('button.done').click();
+    await expect(hand(page)).toContainText('Let the rail pressure fall');
+    await waited(page);
+    await expect(hand(page)).toContainText('Let the low side down');
     const second = await hand(page).getByRole('heading', { level: 1 }).textContent();
     // The whole application is on the device once its worker has it.
     await page.evaluate(async () => void (await navigator.serviceWorker.ready));
@@ -65,7 +68,7 @@ test('the application starts without the server, a job opened before is worked o
     await expect
       .poll(() => page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('brisk-outbox:'))))
       .toEqual([]);
-    expect(await entries()).toBeGreaterThanOrEqual(2);
+    expect(await entries()).toBeGreaterThanOrEqual(3);
   } finally {
     server.child.kill('SIGTERM');
     await server.ended;

@@ -160,6 +160,12 @@ export async function findInList(page: Page, label: string, words: string): Prom
   await page.getByRole('option', { name: words, exact: true }).click();
 }
 
+/** Says of the wait in hand that it is over, although the clock does not think so. */
+export async function waited(page: Page): Promise<void> {
+  await hand(page).locator('button.done').click();
+  await page.getByRole('button', { name: 'It has waited long enough' }).click();
+}
+
 /** Signs the hold point on the page after looking at every ground and confirming every look. */
 export async function sign(page: Page): Promise<void> {
   await page.getByText('Hold point', { exact: true }).waitFor();

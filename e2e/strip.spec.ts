@@ -55,7 +55,7 @@ test('bag, count and tag of a step are one touch, and one more sends them elsewh
   await open(page, `/jobs/${job}/strip`);
   await expect(hand(page)).toContainText('battery negative');
   await hand(page).locator('button.done').click();
-  await expect(hand(page)).toContainText('Let the fuel pressure down');
+  await expect(hand(page)).toContainText('Let the rail pressure fall');
   await page.keyboard.press('u');
   await expect(hand(page)).toContainText('battery negative');
   await hand(page).getByText('Card', { exact: true }).click();

@@ -154,7 +154,11 @@ describe('bundles', () => {
 
   it('carry a job to another shop and back without loss', async () => {
     const job = await server.begin();
-    await server.append(job, 0, [battery(), entry({ kind: 'operation-done', operation: 'make:fuel-depressurised' })]);
+    await server.append(job, 0, [
+      battery(),
+      entry({ kind: 'operation-done', operation: 'do:rail-wait' }),
+      entry({ kind: 'operation-done', operation: 'make:fuel-depressurised' }),
+    ]);
     const bundle = await exported(job);
     const elsewhere = await TestServer.start();
     try {
@@ -163,7 +167,7 @@ describe('bundles', () => {
       expect({ ...there.body, exportedAt: bundle.exportedAt }).toEqual(bundle);
       expect(there.headers.get('content-disposition')).toContain('minibus-slips-when-warm.brisk.json');
       const sent = note('Written there');
-      await elsewhere.append(job, 2, [sent]);
+      await elsewhere.append(job, 3, [sent]);
       const home = await server.post<{ written: number }>(
         '/api/bundles',
         (await elsewhere.get(`/api/jobs/${job}/bundle`)).body,

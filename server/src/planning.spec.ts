@@ -98,7 +98,10 @@ describe('the planning of a job', () => {
   it('keeps what has been recorded: a connection that was opened stays on the map', async () => {
     const id = await server.begin();
     await server.append(id, 0, [entry({ kind: 'operation-done', operation: 'open:battery-negative' })]);
-    await server.append(id, 1, [entry({ kind: 'operation-done', operation: 'make:fuel-depressurised' })]);
+    await server.append(id, 1, [
+      entry({ kind: 'operation-done', operation: 'do:rail-wait' }),
+      entry({ kind: 'operation-done', operation: 'make:fuel-depressurised' }),
+    ]);
     const job = await jobOf(id);
     const noFuel: Planning = {
       ...edited(job),
@@ -117,11 +120,11 @@ describe('the planning of a job', () => {
     const { status, body } = await server.put(`/api/jobs/${id}/planning`, noFuel);
     expect(status).toBe(422);
     expect(body.detail).toBe(
-      '“Let the fuel pressure down” is recorded already; it has to stay in the plan. Nothing was changed.',
+      '“Let the rail pressure fall, as long as the maker says” is recorded already; it has to stay in the plan. Nothing was changed.',
     );
     expect((await server.put(`/api/jobs/${id}/planning`, edited(job))).status).toBe(200);
     const { body: jobs } = await server.get<JobSummary[]>('/api/jobs');
-    expect(jobs.find((one) => one.id === id)).toMatchObject({ stepsDone: 2 });
+    expect(jobs.find((one) => one.id === id)).toMatchObject({ stepsDone: 3 });
   });
 
   it('is refused with a map that cannot be worked, naming where', async () => {

@@ -7,7 +7,7 @@ import { testJob } from './test-job';
 
 /** The first two steps of the test job. */
 export const first: EntryBody = { kind: 'operation-done', operation: 'open:battery-negative' };
-export const second: EntryBody = { kind: 'operation-done', operation: 'make:fuel-depressurised' };
+export const second: EntryBody = { kind: 'operation-done', operation: 'do:rail-wait' };
 export const note = (text: string): EntryBody => ({ kind: 'noted', text });
 
 /** A desk at which the test job is open, as `server` has it. */

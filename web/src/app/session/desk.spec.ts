@@ -90,7 +90,7 @@ describe('the desk', () => {
     expect(again.desk.kept()).toBe(0);
     expect(server.entries.map((entry) => ('operation' in entry ? entry.operation : ''))).toEqual([
       'open:battery-negative',
-      'make:fuel-depressurised',
+      'do:rail-wait',
     ]);
   });
 

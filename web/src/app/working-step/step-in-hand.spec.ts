@@ -35,7 +35,7 @@ describe('the step in hand', () => {
   });
 
   it('records a step with one press and goes on to the next', async () => {
-    const entries = at('open:battery-negative');
+    const entries = at('do:rail-wait');
     const view = await open(entries);
     await view.press('Done');
     await view.settle();

@@ -78,7 +78,8 @@ export class CauseForm {
       const [test = '', of = ''] = answer.split(BETWEEN);
       shown[test] = { ...shown[test], [of]: (percent ?? 0) / 100 };
     }
-    const { systems, kinds } = before?.about ?? {};
+    // What it has to do with by name stays as it ships.
+    const { words: _before, ...named } = before?.about ?? {};
     this.written.emit({
       id: before?.id ?? uuid(),
       name: called.trim(),
@@ -86,8 +87,7 @@ export class CauseForm {
       lookMin: lookMin ?? 5,
       mend: mend.trim(),
       about: {
-        ...(systems ? { systems } : {}),
-        ...(kinds ? { kinds } : {}),
+        ...named,
         ...(words.length > 0 ? { words } : {}),
       },
       signs: shown,

@@ -48,10 +48,10 @@ describe('the plan', () => {
   it('shows setups with where, how high, who, what to carry and what to catch', async () => {
     const view = await openView(Plan);
     const first = flat(view.element.querySelector('.setup'));
-    for (const part of ['Over the bay, on its wheels', 'Take', 'Ines', 'Let the fuel pressure down'])
+    for (const part of ['Over the bay, on its wheels', 'Take', 'Ines', 'Let the rail pressure fall'])
       expect(first).toContain(part);
     expect(view.text()).toContain('Sign: Made safe');
-    expect(view.text()).toContain('111');
+    expect(view.text()).toContain('113');
     expect(view.text()).toContain('Raise the machine onto stands');
     expect(view.text()).toContain('Catch about 6.8 l of coolant');
   });
@@ -96,7 +96,7 @@ describe('the plan', () => {
   it('shows the way back too, and leaves out what is done', async () => {
     const back = await openView(Plan, [], () => ({ way: 'back' }));
     expect(back.text()).toContain('Sign: Ready to go back in');
-    expect(back.text()).not.toContain('Let the fuel pressure down');
+    expect(back.text()).not.toContain('Let the rail pressure fall');
     const print = new URL(back.element.querySelector<HTMLAnchorElement>('a[href*="run-sheet"]')?.href ?? '');
     expect([...print.searchParams]).toEqual([
       ['half', 'back'],

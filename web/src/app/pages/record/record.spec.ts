@@ -9,7 +9,7 @@ describe('the record', () => {
   it('says what was done in words, newest first', async () => {
     const view = await openView(RecordView, worked);
     const lines = [...view.element.querySelectorAll('.words')].map((one) => one.textContent?.trim());
-    expect(lines[0]).toBe('Done: Let the fuel pressure down');
+    expect(lines[0]).toBe('Done: Let the low side down at the fuel filter');
     expect(lines.at(-1)).toBe('Done: Unbolt the battery negative lead');
   });
 
@@ -34,9 +34,9 @@ describe('the record', () => {
       ...worked,
       theirEntry({ kind: 'corrected', corrects: worked.at(-1)?.id ?? '', reason: 'Wrong lead' }),
     ]);
-    expect(view.text()).toContain('Taken back: Done: Let the fuel pressure down. Wrong lead');
+    expect(view.text()).toContain('Taken back: Done: Let the low side down at the fuel filter. Wrong lead');
     expect(view.element.querySelectorAll('li.gone')).toHaveLength(1);
-    expect(() => pressable(view.element, 'Take back: Done: Let the fuel pressure down')).toThrow();
+    expect(() => pressable(view.element, 'Take back: Done: Let the low side down at the fuel filter')).toThrow();
     expect(first?.kind).toBe('operation-done');
     expect(pressable(view.element, 'Take back: Done: Unbolt the battery negative lead')).toBeTruthy();
   });
