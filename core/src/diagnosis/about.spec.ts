@@ -1,4 +1,4 @@
-import { SYSTEMS } from '../connection-map/index.js';
+import type { SYSTEMS } from '../connection-map/index.js';
 import { TEMPLATES } from '../layouts/index.js';
 import { CAUSES } from './index.js';
 
