@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { violations } from './axe';
 import { start } from './own-server';
-import { beginJob, hand } from './shed';
+import { beginJob, hand, waited } from './shed';
 
 const PORT = 4396;
 const ADDRESS = `http://127.0.0.1:${PORT}`;
@@ -103,7 +103,7 @@ test('a shop gets its people, a tablet is let in by a code, two change over on i
       await page.getByRole('button', { name: 'Put out: Ines' }).click();
       await page.getByRole('dialog').getByRole('button', { name: 'Put them out' }).click();
       await expect(page.getByText('Put out; the name stays in the ledgers.')).toBeVisible();
-      await hand(tablet).locator('button.done').click();
+      await waited(tablet);
       await expect(tablet.getByRole('contentinfo', { name: 'Hold line' })).toContainText('kept on this device');
       await tablet.context().setOffline(false);
       await expect(tablet.getByRole('heading', { name: 'Who is it?' })).toBeVisible();

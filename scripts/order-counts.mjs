@@ -82,6 +82,7 @@ while (looked < jobs) {
   for (const half of HALVES) lasts[half].push(halves[half].costs.finishMin);
   const mounts = new Set(map.connections.filter(({ carriesLoad }) => carriesLoad).map(({ id }) => id));
   const seen = {
+    template,
     way,
     choices,
     map,

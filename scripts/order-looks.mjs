@@ -325,11 +325,13 @@ export const LOOKS = {
       loading.some(({ startMin }) => startMin > timeOf(bench, from, earliest) && startMin < timeOf(bench, to, latest)),
     );
   },
-  'another unit goes in dry, and nothing fills it': ({ map, work }) =>
+  'another unit goes in dry, and nothing fills it': ({ template, work }) =>
     [...work.bench.replaced.values()].some((stays) =>
       Object.entries(OILS).some(
         ([unit, circuit]) =>
-          stays.has(unit) && map.circuits.some(({ id }) => id === circuit) && !work.operations.has(`fill:${circuit}`),
+          stays.has(unit) &&
+          template.pieces.some((piece) => piece.circuits?.some(({ id }) => id === circuit)) &&
+          !work.operations.has(`fill:${circuit}`),
       ),
     ),
   'a converter that goes onto another gearbox dry': ({ map, work }) =>

@@ -13,6 +13,7 @@ import {
   type Route,
   type StepSpec,
 } from '../connection-map/index.js';
+import { HELD_BY } from '../fluids/index.js';
 import { clashes } from './exclusions.js';
 import { fits, OPTION_IDS, OPTIONS, type Choices } from './options.js';
 import type { Optional, Template } from './template.js';
@@ -92,7 +93,8 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
   }));
   const opened = new Set(keptConnections.flatMap(({ circuit }) => circuit ?? []));
   const keptCircuits = circuits
-    .filter(({ id }) => opened.has(id))
+    // What a unit holds is there whether a joint opens it or not: another one comes without.
+    .filter(({ id }) => opened.has(id) || partIds.has(HELD_BY[id]?.[0] ?? ''))
     .map(({ fillsLater, ...circuit }): Circuit => ({
       ...circuit,
       ...(fillsLater

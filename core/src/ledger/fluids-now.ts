@@ -25,7 +25,7 @@ export type CircuitState = 'full' | 'drained' | 'never-filled' | 'unknown';
 export const CIRCUIT_STATE_WORDS: Readonly<Record<CircuitState, string>> = {
   full: 'full',
   drained: 'drained, not filled again',
-  'never-filled': 'never filled: another unit went in dry',
+  'never-filled': 'never filled: another unit comes dry',
   unknown: 'nobody knows what is in it',
 };
 
@@ -136,7 +136,9 @@ function standsAs(state: JobState, { id }: Circuit, open: boolean): CircuitState
   if (isReplacedIn(state, HELD_BY[id]?.[0])) {
     if (state.levels.has(id)) return 'full';
     const said = state.units.get(HELD_BY[id]?.[0] ?? '')?.filled?.includes(id) === true;
-    return !said && state.work.operations.has(fill) ? 'never-filled' : 'unknown';
+    if (said || !state.work.operations.has(fill)) return 'unknown';
+    // Hoses and radiator keep theirs.
+    return isDone(state, operationId.drain(id)) && (HELD_BY[id]?.[1] ?? 1) < 1 ? 'drained' : 'never-filled';
   }
   if (isDone(state, operationId.drain(id))) return 'drained';
   // Opened although it was not drained: who knows what ran out.

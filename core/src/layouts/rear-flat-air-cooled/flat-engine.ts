@@ -357,9 +357,8 @@ export const flatEngine: Piece = {
       grade: 'by the maker’s approval; single or multigrade for air cooling',
       capacityL: 3.5,
       drainsL: 2.9,
-      fillsLater: [{ what: 'cooler and lines', litres: 0.4 }],
+      fillsLater: [{ what: 'cooler and lines', litres: 0.4, opened: 'outer-cooler-lines' }],
       level: { by: 'stick', marksL: 1 },
-      when: { oilCooler: ['yes'] },
       drain: {
         ...doing('Drain the engine oil', below, [6, 10, 20], {
           tools: ['drain tray', '21 mm socket'],
