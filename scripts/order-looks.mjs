@@ -513,6 +513,18 @@ export const LOOKS = {
             !before(work, `fit:${removed}`).has('check:heat-cycle'),
         ),
     ),
+  'a crossmember fitted from beneath while the powerpack hangs by nothing else': ({ map, work }) =>
+    [...work.operations.keys()].some((id) => {
+      if (!/^fit:(crossmember|gearbox-bearer)$/.test(id)) return false;
+      const engine = map.connections.filter(
+        ({ id: joint, carriesLoad, between }) =>
+          carriesLoad &&
+          between.includes('engine') &&
+          between.includes(map.body) &&
+          work.operations.has(`start:${joint}`),
+      );
+      return engine.some(({ id: joint }) => !before(work, id).has(`start:${joint}`));
+    }),
 };
 
 /** When the earliest or the latest step of the name begins; never, where there is none. */

@@ -13,6 +13,7 @@ import {
 import {
   adaptEdges,
   batteryLast,
+  carrierEdges,
   fillEdges,
   inHandEdges,
   loadBackEdges,
@@ -90,6 +91,7 @@ export function refitOf(plan: JobPlan, teardown: Teardown, inAll: Teardown = tea
     ...reversedEdges(plan, teardown, stages),
     ...inHandEdges(teardown, stages),
     ...mountEdges(opened, stages, faces, sitting),
+    ...carrierEdges(plan, teardown, opened, stages, faces),
     ...lowerEdges(plan, teardown, opened, stages, faces, sits),
     ...fillEdges(plan, teardown, inAll),
     ...adaptEdges(plan, stages),

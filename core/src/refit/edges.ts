@@ -189,6 +189,37 @@ export function mountEdges(
   );
 }
 
+/** A carrier that goes in from beneath, a crossmember, waits until what holds the powerpack elsewhere is started: until then it hangs. */
+export function carrierEdges(
+  plan: JobPlan,
+  teardown: Teardown,
+  opened: readonly Connection[],
+  stages: ReadonlyMap<string, Stages>,
+  faces: readonly Connection[],
+): readonly Precedence[] {
+  if (!planHeldTo(plan, 8)) return [];
+  const mounts = opened.filter((joint) => joint.carriesLoad && !faces.includes(joint));
+  const carriers = [...teardown.removed.keys()].filter((part) => mounts.some(({ between }) => between.includes(part)));
+  return carriers.flatMap((part) => {
+    const at = new Set(mounts.filter(({ between }) => between.includes(part)).flatMap(({ between }) => between));
+    return mounts
+      .filter(({ between }) => !between.includes(part) && !carriers.some((other) => between.includes(other)))
+      .filter(({ between }) => between.some((end) => !at.has(end)))
+      .flatMap(({ id }): readonly Precedence[] => {
+        const own = stages.get(id);
+        return own
+          ? [
+              {
+                before: own.first,
+                after: operationId.fit(part),
+                reason: { kind: 'load path', words: 'It is held by its other mounts before this goes in beneath it.' },
+              },
+            ]
+          : [];
+      });
+  });
+}
+
 /** What is in before lowering, the way down, and what waits for the powerpack to be there. */
 export function lowerEdges(
   plan: JobPlan,

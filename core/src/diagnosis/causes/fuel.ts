@@ -329,7 +329,7 @@ export const FUEL = [
     'pipes-crossed',
     'Two injector pipes are changed over',
     1.5,
-    { connections: ['injection-pump-nuts'] },
+    { connections: ['injection-pipes'] },
     {
       crank: { normal: 0.96 },
       fires: { rough: 0.85 },
@@ -347,7 +347,7 @@ export const FUEL = [
     'high-pressure-leak',
     'A high-pressure pipe leaks',
     2,
-    { connections: ['rail-bolts', 'pump-bolts', 'rail-sensor', 'pump-valve'] },
+    { connections: ['rail-pipe', 'pump-bolts', 'rail-sensor', 'pump-valve'] },
     {
       crank: { normal: 0.97 },
       fires: { never: 0.5, dies: 0.3 },

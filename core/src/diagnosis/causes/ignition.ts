@@ -1,4 +1,4 @@
-import { CARBURETTOR, INJECTED, PETROL } from '../machines.js';
+import { CARBURETTOR, ELECTRONIC, INJECTED, PETROL } from '../machines.js';
 import { cause, NEVER_FIRES, ROUGH } from './cause.js';
 
 /** Sparks. */
@@ -21,6 +21,32 @@ export const IGNITION = [
     },
     'Plug home until it clicks.',
     INJECTED,
+  ),
+  cause(
+    'plugs-swapped',
+    'The plugs of two coils or injectors are changed over',
+    2,
+    {
+      connections: [
+        ...[1, 2, 3, 4].flatMap((number) => [`coil-${number}`, `petrol-injector-${number}`]),
+        ...[1, 2, 3, 4, 5, 6].map((number) => `injector-${number}`),
+      ],
+    },
+    {
+      crank: { normal: 0.96 },
+      fires: { rough: 0.7, never: 0.15, dies: 0.1 },
+      'cylinder-drop': { one: 0.6 },
+      'swap-coil': { stays: 0.9 },
+      'swap-injector': { stays: 0.9 },
+      'injectors-click': { all: 0.95 },
+      spark: { all: 0.93 },
+      compression: { even: 0.97 },
+      plugs: { one: 0.5, wet: 0.3 },
+      wiggle: { no: 0.93 },
+      codes: { ignition: 0.5, fuel: 0.2 },
+    },
+    'By their tags and the length of their leads; each to its cylinder.',
+    ELECTRONIC,
   ),
   cause(
     'plug-dirty',

@@ -201,6 +201,20 @@ export const airPath: Piece = {
       set: { count: 4, what: 'M6×1.0 × 45, 10 mm flange' },
       nm: 9,
     }),
+    air.pipe('turbo-oil-feed', 'the oil feed of the turbocharger', ['turbo', 'engine'], top, [3, 6, 15], {
+      tools: ['15 mm spanner', 'plugs and caps', 'rags'],
+      set: { count: 1, what: 'M12×1.5 banjo bolt, 15 mm', note: 'two copper washers, new ones on the way back' },
+      tip: 'Cap both ends at once: a crumb in it ends the bearing.',
+      nm: 20,
+      back: 'Oil into the bearing first, turned by hand; new copper washers.',
+    }),
+    air.pipe('turbo-oil-return', 'the oil return of the turbocharger', ['turbo', 'engine'], below, [3, 6, 15], {
+      tools: ['10 mm ratchet', 'drain tray', 'plugs and caps'],
+      set: { count: 2, what: 'M6×1.0 × 20, 10 mm flange' },
+      tip: 'Some runs out. Look whether it is free: coked, it smokes.',
+      nm: 9,
+      back: 'New gasket, falling all the way.',
+    }),
     air.bolted('turbo-nuts', 'the turbocharger', ['turbo', 'engine'], top, [10, 20, 45], {
       tools: ['13 mm ratchet', 'penetrant'],
       set: { count: 4, what: 'M8 copper nut, 13 mm', singleUse: true },
