@@ -1,3 +1,4 @@
+import { firstValueFrom, Subject } from 'rxjs';
 import { note } from '../../testing/open-desk';
 import { theirEntry } from '../../testing/test-job';
 import { HeldUpList } from './held-up';
@@ -13,11 +14,13 @@ describe('what only this device has', () => {
     here.open('job');
     const entry = theirEntry(note('Mine'));
     here.keep([entry]);
-    let written = () => {};
-    here.confirm([], new Promise<void>((resolve) => (written = resolve)));
+    const written = new Subject<undefined>();
+    const done = firstValueFrom(written);
+    here.confirm([], done);
     expect(here.waiting()).toEqual([]);
     expect(Object.keys(localStorage).filter((key) => key.startsWith('brisk-outbox:job:'))).toHaveLength(1);
-    written();
+    written.next(undefined);
+    await done;
     await Promise.resolve();
     expect(kept()).toEqual([]);
   });
@@ -27,10 +30,12 @@ describe('what only this device has', () => {
     here.open('job');
     const [first, second] = [theirEntry(note('First')), theirEntry(note('Second'))];
     here.keep([first]);
-    let written = () => {};
-    here.confirm([], new Promise<void>((resolve) => (written = resolve)));
+    const written = new Subject<undefined>();
+    const done = firstValueFrom(written);
+    here.confirm([], done);
     here.keep([second]);
-    written();
+    written.next(undefined);
+    await done;
     await Promise.resolve();
     expect(kept()).toEqual([second]);
   });
