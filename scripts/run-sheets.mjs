@@ -52,7 +52,7 @@ for (const template of TEMPLATES.filter(({ layout }) => !named[0] || layout === 
         );
         for (const { operation, startMin, people } of setup.steps)
           process.stdout.write(
-            `   ${String(Math.round(startMin)).padStart(4)} ${operation.title} [${operation.minutes.likely}${people.length > 1 ? ', two' : ''}]${operation.tip ? ` (${operation.tip})` : ''}\n`,
+            `   ${String(Math.round(startMin)).padStart(4)} ${operation.title} [${operation.minutes.likely}${operation.hands > 1 ? (people.length > 1 ? ', two' : ', wants two') : ''}]${operation.tip ? ` (${operation.tip})` : ''}\n`,
           );
       }
     }
