@@ -1,4 +1,5 @@
 /** Body on a frame, engine lengthwise, gearbox with a transfer box, both axles driven. */
+import type { Circuit } from '../../connection-map/index.js';
 import { behind, nose } from '../author.js';
 import { lengthwiseRoutes } from '../longitudinal/ways-out.js';
 import { airPath, brakeVacuum } from '../systems/air.js';
@@ -26,6 +27,12 @@ import { worthBetween } from '../systems/worth-renewing/between-engine-and-gearb
 import { worthOnTheEngine } from '../systems/worth-renewing/on-the-engine.js';
 import { worthOnTheGearbox } from '../systems/worth-renewing/on-the-gearbox.js';
 import { clutchWork } from '../systems/clutch-work.js';
+
+/** Its plug is above the skid plate. */
+const aboveTheSkidPlate = (oil: Circuit): Circuit => ({
+  ...oil,
+  drain: { ...oil.drain, access: [...oil.drain.access, behind('skid-plate', 'The plug is above the skid plate.')] },
+});
 
 export const frameFourWheelDrive: Template = {
   layout: 'frame-four-wheel-drive',
@@ -76,7 +83,7 @@ export const frameFourWheelDrive: Template = {
     oilChange({ plugNm: 40, spanner: '19 mm spanner' }),
     coveredPaint,
     cleanBay,
-    clutchWork,
+    clutchWork(),
     insideTheEngine,
     worthBetween,
     worthOnTheEngine,
@@ -85,7 +92,7 @@ export const frameFourWheelDrive: Template = {
       conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld, engineOnStand],
       circuits: [
         coolant({ capacityL: 11.5, drainsL: 8.4 }),
-        engineOil({ capacityL: 8.8, drainsL: 8.2 }),
+        aboveTheSkidPlate(engineOil({ capacityL: 8.8, drainsL: 8.2 })),
         gearboxOil({ capacityL: 2.8, drainsL: 2.5 }),
         transferOil,
       ],

@@ -1,5 +1,5 @@
 import type { Caution, FastenerSet, Part } from '../../connection-map/index.js';
-import { minutes, removal, top, type Time } from '../author.js';
+import { below, minutes, nose, removal, top, type Time } from '../author.js';
 import type { Change } from '../template.js';
 
 interface Heavier {
@@ -140,6 +140,65 @@ export const HEAVIER: Readonly<Record<string, Change>> = {
     nm: 25,
     hands: 2,
   }),
+  'sump-bolts': heavier({
+    set: { count: 24, what: 'M10×1.5 × 30, 16 mm flange' },
+    tools: ['16 mm ratchet', 'long extension'],
+    time: [25, 45, 90],
+    nm: 32,
+    hands: 2,
+    back: 'Clean and dry faces, gasket as the maker says; all in by hand, then from the middle outwards.',
+  }),
+  'head-cover-bolts': heavier({
+    set: { count: 18, what: 'M8×1.25 × 40, 13 mm flange', note: 'one cover for each two cylinders' },
+    tools: ['13 mm ratchet'],
+    time: [12, 25, 50],
+    nm: 22,
+    back: 'From the middle outwards.',
+  }),
+  'front-pulley-bolt': heavier({
+    set: { count: 6, what: 'M16×1.5 × 70, 24 mm', singleUse: true },
+    tools: ['24 mm socket', 'breaker bar', 'crank holder'],
+    time: [15, 30, 60],
+    nm: 200,
+    deg: 90,
+    hands: 2,
+    tip: 'One holds the crank at the flywheel, never at the timing pins. The damper weighs: slung before the last bolt.',
+    cautions: ['heavy'],
+    back: 'The damper on its dowel; crosswise, then the angle.',
+  }),
+  'timing-cover-bolts': heavier({
+    set: { count: 18, what: 'M10×1.5 × 40, 16 mm flange', note: 'four long ones at the mounts' },
+    tools: ['16 mm ratchet'],
+    time: [20, 40, 80],
+    nm: 48,
+    hands: 2,
+  }),
+  'intake-bolts': heavier({
+    set: { count: 14, what: 'M10×1.5 × 45, 16 mm' },
+    tools: ['16 mm ratchet'],
+    time: [20, 35, 70],
+    nm: 45,
+    hands: 2,
+  }),
+  'alternator-bolts': heavier({
+    set: { count: 3, what: 'M12×1.75 × 110, 19 mm' },
+    tools: ['19 mm ratchet', '19 mm spanner'],
+    time: [10, 20, 40],
+    nm: 80,
+  }),
+  'pump-bolts': heavier({
+    set: { count: 4, what: 'M10×1.5 × 45, 16 mm' },
+    tools: ['16 mm ratchet'],
+    time: [12, 25, 50],
+    nm: 50,
+  }),
+  'injection-pipes': heavier({
+    set: { count: 12, what: 'M14×1.5 union, 17 mm', note: 'tagged by cylinder; the clamps between them stay on' },
+    tools: ['17 mm flare spanner', 'rags', 'plugs and caps'],
+    time: [15, 30, 60],
+    nm: 28,
+    back: 'By the firing order; every union by hand first. Bled before they are drawn up.',
+  }),
   'shroud-bolts': heavier({
     set: { count: 8, what: 'M8×1.25 × 20, 13 mm flange' },
     tools: ['13 mm ratchet'],
@@ -160,6 +219,24 @@ export const HEAVIER_PARTS: Readonly<Record<string, Partial<Omit<Part, 'id'>>>> 
   starter: { massKg: 14 },
   alternator: { massKg: 11 },
   compressor: { massKg: 9 },
+  sump: {
+    massKg: 34,
+    removal: removal('Cut the sump free and let it down', below, [8, 15, 35], {
+      hands: 2,
+      tools: ['scraper', 'rubber mallet', 'jack'],
+      cautions: ['heavy'],
+      tip: 'A blade along the gasket; never a screwdriver in the face. Look what lies in it before it is washed.',
+    }),
+  },
+  'front-pulley': {
+    massKg: 42,
+    removal: removal('Draw the vibration damper off', nose, [5, 12, 30], {
+      hands: 2,
+      tools: ['puller', 'hoist or gearbox jack', 'rated slings'],
+      cautions: ['heavy'],
+      tip: 'Slung before it comes free. Never struck: its rubber and its balance suffer.',
+    }),
+  },
   turbo: {
     massKg: 24,
     removal: removal('Lift the turbocharger off', top, [4, 8, 20], {

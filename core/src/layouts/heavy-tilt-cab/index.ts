@@ -14,6 +14,7 @@ import { gearboxOnJack, heavyEngineHeld } from '../systems/supports.js';
 import { gearboxDown, gearboxUp, jackOutFirst, jackUnderLast } from '../systems/ways.js';
 import { offer, type Template } from '../template.js';
 import { HEAVIER, HEAVIER_PARTS } from './heavier.js';
+import { HEAVIER_RENEWALS } from './heavier-bench.js';
 import { driveAndMounts } from './drive-and-mounts.js';
 import { underTheCab } from './under-the-cab.js';
 import { coolAndSoak } from '../systems/heat-and-rust.js';
@@ -118,7 +119,7 @@ export const heavyTiltCab: Template = {
     coolAndSoak(['flex-clamp-turbo', 'flex-clamp-box']),
     oilChange({ plugNm: 60, spanner: '24 mm spanner' }),
     cleanBay,
-    clutchWork,
+    clutchWork({ coverNm: 62, spanner: '17 mm ratchet', times: { off: [12, 25, 50], on: [18, 35, 70] } }),
     insideTheEngine,
     worthBetween,
     worthOnTheEngine,
@@ -149,6 +150,7 @@ export const heavyTiltCab: Template = {
     'prop-front': { ...HEAVIER['prop-rear'], access: [] },
   },
   partChanges: HEAVIER_PARTS,
+  renewalChanges: HEAVIER_RENEWALS,
   onItsWheels: true,
   powerpacks: [
     { id: 'engine-with-gearbox', name: 'Engine with gearbox', roots: ['engine', 'gearbox'] },

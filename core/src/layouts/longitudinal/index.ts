@@ -154,7 +154,7 @@ export const longitudinalManual: Template = {
     ...around,
     manualGearbox,
     leverOnTop,
-    clutchWork,
+    clutchWork(),
     {
       circuits: [
         coolant({ capacityL: 8.2, drainsL: 6 }),

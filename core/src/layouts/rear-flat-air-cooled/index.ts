@@ -57,7 +57,7 @@ export const rearFlatAirCooled: Template = {
       hot: ['heat-duct-left', 'heat-duct-right', 'silencer-straps'],
     }),
     cleanBay,
-    clutchWork,
+    clutchWork(),
     worthBetween,
     worthOnASmallEngine,
     { conditions: [gearboxOnJack], circuits: [gearboxOil({ capacityL: 3, drainsL: 2.7 })] },

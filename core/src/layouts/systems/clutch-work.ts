@@ -1,5 +1,5 @@
 import type { CheckScope, Deed } from '../../connection-map/index.js';
-import { below, chore, doing, inside, nose, type Where } from '../author.js';
+import { below, chore, doing, inside, nose, type Time, type Where } from '../author.js';
 import type { Piece } from '../template.js';
 
 const PARTED = ['bell-housing', 'bell-lower'];
@@ -9,16 +9,29 @@ const joined: readonly Deed[] = [...PARTED.map((connection) => ({ connection }))
 /** What is renewed with the clutch off. */
 const behindClutch: readonly Deed[] = ['clutch', 'pilot-bearing', 'rear-crank-seal'].map((renewal) => ({ renewal }));
 
+/** How the cover is held, and how long it takes. */
+interface Cover {
+  readonly coverNm: number;
+  readonly spanner: string;
+  readonly times: { readonly off: Time; readonly on: Time };
+}
+const ORDINARY: Cover = { coverNm: 25, spanner: '13 mm ratchet', times: { off: [6, 12, 25], on: [8, 15, 30] } };
+
 /** The clutch while the gearbox is off the engine: where the engine is out, on its stand; where it stays, from below. */
-function whileParted(suffix: string, at: Where, where: CheckScope): NonNullable<Piece['chores']> {
+function whileParted(
+  suffix: string,
+  at: Where,
+  where: CheckScope,
+  { coverNm, spanner, times }: Cover,
+): NonNullable<Piece['chores']> {
   const scope = { ...where, touches: PARTED };
   const own = (id: string) => `${id}${suffix}`;
   return [
     chore(
       own('clutch-off'),
       'bench',
-      doing('Mark and take the clutch cover off; look at cover, disc, flywheel and crank seal', at, [6, 12, 25], {
-        tools: ['13 mm ratchet', 'paint marker', 'flywheel holder', 'lamp'],
+      doing('Mark and take the clutch cover off; look at cover, disc, flywheel and crank seal', at, times.off, {
+        tools: [spanner, 'paint marker', 'flywheel holder', 'lamp'],
         cautions: ['eyes'],
         tip: 'A turn at a time, crosswise. Dust is not blown off. Oil on the disc: find the seal it comes from.',
       }),
@@ -34,10 +47,15 @@ function whileParted(suffix: string, at: Where, where: CheckScope): NonNullable<
     chore(
       own('clutch-on'),
       'bench',
-      doing('Set the disc by its side mark, centre it, and draw the cover down crosswise, 25 N·m', at, [8, 15, 30], {
-        tools: ['centring tool', '13 mm ratchet', 'torque wrench', 'flywheel holder', 'depth rule'],
-        tip: 'Degreased face, dry splines but for a smear. A turn at a time. Nobody sees a reversed disc afterwards.',
-      }),
+      doing(
+        `Set the disc by its side mark, centre it, and draw the cover down crosswise, ${coverNm} N·m`,
+        at,
+        times.on,
+        {
+          tools: ['centring tool', spanner, 'torque wrench', 'flywheel holder', 'depth rule'],
+          tip: 'Degreased face, dry splines but for a smear. A turn at a time. Nobody sees a reversed disc afterwards.',
+        },
+      ),
       {
         when: WITH_PEDAL,
         why: 'Off centre, the shaft does not go in.',
@@ -66,6 +84,23 @@ function whileParted(suffix: string, at: Where, where: CheckScope): NonNullable<
   ];
 }
 
+/** What tells of a worn thrust bearing while the end of the crank can be got at. */
+const endFloat = chore(
+  'end-float',
+  'bench',
+  doing('Push the crank fore and aft and measure its end float', nose, [4, 8, 15], {
+    tools: ['dial gauge', 'pry bar'],
+    tip: 'By the maker’s figure. Too much, and the thrust bearing goes before anything else is fitted to it.',
+    moves: ['crank'],
+  }),
+  {
+    why: 'A clutch or a converter pushes at it with every start.',
+    where: { comesOut: 'engine', touches: PARTED },
+    after: [],
+    before: joined,
+  },
+);
+
 /** Faces and dowels where engine and gearbox meet, whatever the gearbox. */
 const cleanFaces = (suffix: string, at: Where, where: CheckScope) =>
   chore(
@@ -84,12 +119,13 @@ const cleanFaces = (suffix: string, at: Where, where: CheckScope) =>
   );
 
 /** A clutch a foot works, looked at while it can be reached, bled where its line was open, tried before the start. */
-export const clutchWork: Piece = {
+export const clutchWork = (cover: Cover = ORDINARY): Piece => ({
   chores: [
-    ...whileParted('', nose, { comesOut: 'engine' }),
-    ...whileParted('-below', below, { staysIn: 'engine' }),
+    ...whileParted('', nose, { comesOut: 'engine' }, cover),
+    ...whileParted('-below', below, { staysIn: 'engine' }, cover),
     cleanFaces('', nose, { comesOut: 'engine' }),
     cleanFaces('-below', below, { staysIn: 'engine' }),
+    endFloat,
     chore(
       'bleed-clutch',
       'back',
@@ -141,7 +177,7 @@ export const clutchWork: Piece = {
       },
     ),
   ],
-};
+});
 
 /** What another automatic wants: nothing of the old one’s clutches in its cooler. */
 const flushCooler = chore(
@@ -164,6 +200,7 @@ const flushCooler = chore(
 export const converterWork: Piece = {
   chores: [
     flushCooler,
+    endFloat,
     cleanFaces('', nose, { comesOut: 'engine' }),
     cleanFaces('-below', below, { staysIn: 'engine' }),
     chore(

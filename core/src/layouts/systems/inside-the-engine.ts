@@ -78,6 +78,23 @@ export const insideTheEngine: Piece = {
   ],
   chores: [
     chore(
+      'hung-for-sump',
+      'bench',
+      doing('Hang the engine on its stand by the bell face, so that nothing rests on the sump', nose, [8, 15, 30], {
+        hands: 2,
+        tools: ['engine stand', 'engine hoist', 'rated slings'],
+        cautions: ['under-load'],
+        tip: 'Bolts as long as the bell’s own, all of them. Rocked by hand before the hoist goes slack.',
+        moves: ['weight'],
+      }),
+      {
+        why: 'With the sump off it has nothing to stand on.',
+        where: { comesOut: 'engine' },
+        after: [],
+        before: [{ undone: 'sump-bolts' }],
+      },
+    ),
+    chore(
       'crank-locked',
       'bench',
       doing('Turn the crank to its mark, pin crank and cams, photograph every mark', nose, [8, 15, 30], {

@@ -175,6 +175,18 @@ export const looks = (cooled: 'coolant' | 'air', gearbox: 'automatic' | 'other' 
       ]),
   ...(gearbox === 'automatic' ? [automaticLevel] : []),
   check('levels', 'after-start', doing('Stop, let it stand, set every level', onGround(top), [5, 10, 20])),
+  check(
+    'codes-after',
+    'after-start',
+    doing(
+      'Read the codes again; what was only unplugged is cleared, what comes back is written down',
+      onGround(inside),
+      [3, 6, 15],
+      { tools: ['diagnostic tester'] },
+    ),
+    { opened: 'electrics' },
+    { fuel: ['petrol-port', 'petrol-direct', 'single-point', 'diesel-rail'] },
+  ),
   check('leaks', 'after-start', doing('Look underneath for leaks', below, [3, 6, 12])),
   check('cold-again', 'handover', {
     ...waiting('Let it stand until it is cold right through', nose, [180, 240, 480], { cautions: ['hot-metal'] }),

@@ -81,7 +81,7 @@ export const transverseCradle: Template = {
     oilChange({ plugNm: 30, spanner: '17 mm spanner' }),
     coveredPaint,
     cleanBay,
-    clutchWork,
+    clutchWork(),
     insideTheEngine,
     worthBetween,
     worthOnTheEngine,

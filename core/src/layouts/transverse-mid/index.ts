@@ -74,7 +74,7 @@ export const transverseMid: Template = {
     oilChange({ plugNm: 30, spanner: '17 mm spanner' }),
     coveredPaint,
     cleanBay,
-    clutchWork,
+    clutchWork(),
     insideTheEngine,
     worthBetween,
     worthOnTheEngine,
