@@ -101,7 +101,9 @@ describe('the looks of first start and handover', () => {
 
   it('fit the job: nobody cranks for oil, primes fuel or bleeds coolant after a gearbox alone', () => {
     expect(looks('gearbox', 'under')).toEqual(
-      ['run-warm', 'levels', 'leaks', 'heat-cycle', 'test-run', 'on-its-wheels'].map((id) => `check:${id}`),
+      ['run-warm', 'levels', 'codes-after', 'leaks', 'heat-cycle', 'test-run', 'on-its-wheels'].map(
+        (id) => `check:${id}`,
+      ),
     );
     expect(looks('engine', 'top-engine').slice(0, 4)).toEqual(
       ['prime-oil', 'prime-fuel', 'first-fire', 'warm-up'].map((id) => `check:${id}`),
