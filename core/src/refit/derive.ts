@@ -12,17 +12,13 @@ import {
 } from '../teardown/index.js';
 import {
   adaptEdges,
-  batteryLast,
   carrierEdges,
   fillEdges,
   inHandEdges,
-  loadBackEdges,
   looseGroupEdges,
   lowerEdges,
   mountEdges,
-  releaseEdges,
   reversedEdges,
-  seatEdges,
   stageEdges,
 } from './edges.js';
 import {
@@ -34,6 +30,7 @@ import {
   lowerOperations,
   releaseOperations,
 } from './operations.js';
+import { batteryLast, loadBackEdges, releaseEdges, seatEdges } from './release.js';
 import { facesOf, partedUnits } from './faces.js';
 import { meetingOnTheWayIn, sittingFirst } from './meeting.js';
 import { coverEdges, startEdges } from './start.js';

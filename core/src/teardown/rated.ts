@@ -1,8 +1,7 @@
 import { lumpOf, partsById, type Condition, type JobPlan } from '../connection-map/index.js';
+import { DYNAMIC } from '../rigging/index.js';
 import type { Requirements } from './requirements.js';
 
-/** A load is held against a rating a quarter heavier than it is: it starts, stops and swings (`rigging/hoist.ts`). */
-const DYNAMIC = 1.25;
 /** Ratings come in these steps, in kg. */
 const STEP_KG = 250;
 
