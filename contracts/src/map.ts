@@ -3,6 +3,7 @@ import {
   BAYS,
   CAUTIONS,
   CONNECTION_KINDS,
+  CYLINDERS_LIE,
   HOLD_POINTS,
   LEVEL_WAYS,
   MOVING,
@@ -23,6 +24,7 @@ import {
   type Confirmation,
   type Connection,
   type ConnectionMap,
+  type Cylinders,
   type Deed,
   type FastenerSet,
   type FillsLater,
@@ -150,6 +152,7 @@ const torque = () =>
     .default(undefined);
 
 const MOST_WANTED = 100_000;
+const MOST_CYLINDERS = 16;
 const adjustment = () =>
   record<AdjustmentSpec>({
     what: oneOf(ADJUSTED),
@@ -351,6 +354,9 @@ export const connectionMapSchema = record<ConnectionMap>({
   layout: id(),
   name: name(),
   bay: oneOf(BAYS).optional(),
+  cylinders: record<Cylinders>({ count: positive(MOST_CYLINDERS), arranged: oneOf(CYLINDERS_LIE) })
+    .optional()
+    .default(undefined),
   body: id(),
   parts: list(part),
   connections: list(connection),

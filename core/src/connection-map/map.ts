@@ -171,12 +171,21 @@ export interface CheckScope {
 export const BAYS = ['front', 'middle', 'rear'] as const;
 export type Bay = (typeof BAYS)[number];
 
+/** How many cylinders an engine has, and how they lie. */
+export interface Cylinders {
+  readonly count: number;
+  readonly arranged: (typeof CYLINDERS_LIE)[number];
+}
+export const CYLINDERS_LIE = ['row', 'v', 'flat'] as const;
+
 /** All parts and connections of one machine, and what its maker's arrangement allows. */
 export interface ConnectionMap {
   readonly layout: string;
   readonly name: string;
   /** Where the engine bay is; absent: at the front. */
   readonly bay?: Bay;
+  /** Absent: nobody said. */
+  readonly cylinders?: Cylinders;
   readonly body: PartId;
   readonly parts: readonly Part[];
   readonly connections: readonly Connection[];

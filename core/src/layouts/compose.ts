@@ -14,6 +14,7 @@ import {
   type StepSpec,
 } from '../connection-map/index.js';
 import { HELD_BY } from '../fluids/index.js';
+import { ARRANGEMENTS } from './cylinders.js';
 import { clashes } from './exclusions.js';
 import { fits, OPTION_IDS, OPTIONS, type Choices } from './options.js';
 import type { Optional, Template } from './template.js';
@@ -126,6 +127,7 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
           : condition.established,
       ...(condition.released ? { released: place(condition.released) } : {}),
     }));
+  const lies = ARRANGEMENTS.find(({ choice }) => choice === chosen.cylinders);
   const isHere = (deed: Deed): boolean => {
     if ('connection' in deed) return present.connections.has(deed.connection);
     if ('undone' in deed) return present.connections.has(deed.undone) || present.parts.has(deed.undone);
@@ -146,6 +148,7 @@ export function compose(template: Template, choices: Choices = {}): ConnectionMa
     layout: template.layout,
     name: template.name,
     bay: template.bay,
+    ...(lies ? { cylinders: { count: lies.count, arranged: lies.arranged } } : {}),
     body: template.body,
     parts: parts.map((part) => keptPart({ ...part, ...template.partChanges?.[part.id] })),
     connections: keptConnections,

@@ -10,7 +10,7 @@ import { heavyTiltCab } from './heavy-tilt-cab/index.js';
 import { longitudinalAutomatic, longitudinalManual } from './longitudinal/index.js';
 import { rearFlatAirCooled } from './rear-flat-air-cooled/index.js';
 import type { Template } from './template.js';
-import { transverseCradle } from './transverse-cradle/index.js';
+import { transverseAutomatic, transverseCradle } from './transverse-cradle/index.js';
 import { transverseMid } from './transverse-mid/index.js';
 import { utilityBelt } from './utility-belt/index.js';
 
@@ -24,6 +24,7 @@ export type { OfferedOption, Template } from './template.js';
 /** Every layout, the commonest first. */
 export const TEMPLATES: readonly Template[] = [
   transverseCradle,
+  transverseAutomatic,
   longitudinalManual,
   longitudinalAutomatic,
   frameFourWheelDrive,

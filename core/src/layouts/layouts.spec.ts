@@ -123,6 +123,43 @@ describe('composing', () => {
     ).toBe(true);
   });
 
+  it('has as many coils, pipes, plugs and covers as it has cylinders and heads, and its weight and oil', () => {
+    const lengthwise = templateOf('longitudinal-manual');
+    const [four, eight] = (['4', 'v8'] as const).map((cylinders) =>
+      compose(lengthwise, { cylinders, fuel: 'petrol-port' }),
+    ) as [ConnectionMap, ConnectionMap];
+    const coils = (map: ConnectionMap) => map.connections.filter(({ id }) => id.startsWith('coil-')).length;
+    const plugs = (map: ConnectionMap) => map.renewals?.find(({ id }) => id === 'spark-plugs')?.parts[0]?.count;
+    expect([coils(four), plugs(four), four.cylinders?.count]).toEqual([4, 4, 4]);
+    expect([coils(eight), plugs(eight), eight.cylinders?.count]).toEqual([8, 8, 8]);
+    const coilsUnder = (id: string) =>
+      eight.connections.find((one) => one.id === id)?.access.flatMap((need) => ('open' in need ? need.open : []));
+    expect(coilsUnder('head-cover-bolts')).toEqual(['coil-1', 'coil-2', 'coil-3', 'coil-4']);
+    expect(coilsUnder('head-cover-2-bolts')).toEqual(['coil-5', 'coil-6', 'coil-7', 'coil-8']);
+    expect([has(four, 'downpipe-second-bank'), has(eight, 'downpipe-second-bank')]).toEqual([false, true]);
+    expect(has(compose(lengthwise, { cylinders: 'v8', boost: 'turbo' }), 'crossover-pipe')).toBe(true);
+    const engineKg = (map: ConnectionMap) => partsById(map).get('engine')?.massKg ?? 0;
+    expect(engineKg(eight)).toBeGreaterThan(engineKg(four) * 1.3);
+    const oilL = (map: ConnectionMap) => map.circuits.find(({ id }) => id === 'engine-oil')?.capacityL ?? 0;
+    expect(oilL(eight)).toBeGreaterThan(oilL(four) + 1);
+    const pipes = compose(lengthwise, { cylinders: '5', fuel: 'diesel-mechanical' }).connections.find(
+      ({ id }) => id === 'injection-pipes',
+    );
+    expect(pipes?.fasteners[0]?.count).toBe(10);
+    expect(pipes?.refit.note).toContain('1-2-4-5-3');
+  });
+
+  it('leaves the converter in a transverse automatic whose engine is drawn off it, and knows no clutch', () => {
+    const map = usualMap('transverse-automatic');
+    const { operations, precedence } = workOf({ map, powerpack: 'engine', route: 'top-engine' });
+    expect(
+      precedence.some(({ before, after }) => before === 'open:converter-bolts' && after === 'open:bell-housing'),
+    ).toBe(true);
+    expect(operations.get('lower:onto-shaft')?.title).toContain('drive plate');
+    expect([...operations.values()].map(({ title }) => title).join()).not.toMatch(/clutch/i);
+    expect(has(map, 'selector-cable-end')).toBe(true);
+  });
+
   it('opens the bell housing for a gearbox alone, and nothing that holds the engine', () => {
     const { operations } = workOf({ map: usualMap('longitudinal-manual'), powerpack: 'gearbox', route: 'under' });
     expect(operations.has('open:bell-housing')).toBe(true);

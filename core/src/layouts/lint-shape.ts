@@ -21,7 +21,7 @@ const REACH_MM: Readonly<Record<ConnectionKind, number>> = {
 const BENDS_MM = 1_400;
 const BRACKET_MM = 1_000;
 /** A filter’s bowl or duct reaches over the engine. */
-const DUCT_MM = 750;
+const DUCT_MM = 820;
 const LIGHTEST_KG = 30;
 const HEAVIEST_KG = 2_000;
 

@@ -34,6 +34,22 @@ export const OPTIONS = {
       'diesel-mechanical': { words: 'Diesel, mechanical pump', look: 'A pump with a steel pipe to every cylinder' },
     },
   },
+  cylinders: {
+    question: 'How many cylinders, and how do they lie?',
+    why: 'Coils, injectors, plugs and pipes are as many; a V has two heads, each with its cover and its manifold.',
+    choices: {
+      '1': { words: 'One' },
+      '2': { words: 'Two in a row' },
+      '3': { words: 'Three in a row' },
+      '4': { words: 'Four in a row' },
+      '5': { words: 'Five in a row' },
+      '6': { words: 'Six in a row' },
+      v6: { words: 'Six in a V', look: 'Two heads at an angle, three cylinders each' },
+      v8: { words: 'Eight in a V', look: 'Two heads at an angle, four cylinders each' },
+      flat4: { words: 'Four lying flat', look: 'Two heads, one to each side' },
+      flat6: { words: 'Six lying flat', look: 'Two heads, one to each side, three cylinders each' },
+    },
+  },
   boost: {
     question: 'Is there a turbocharger?',
     why: 'Charge pipes and a cooler cross the bay, and the exhaust hangs on the turbocharger.',

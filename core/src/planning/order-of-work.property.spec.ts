@@ -43,10 +43,11 @@ function drawn({ template, people, way, choices }: typeof anyJob extends fc.Arbi
   };
 }
 
-/** Pictures of whole jobs, made once: every look below is at the same ones. One has hub nuts, whatever else is drawn. */
+/** Pictures of whole jobs, made once: every look below is at the same ones. One has hub nuts, and each layout is there, whatever else is drawn. */
 const jobs: readonly Drawn[] = [
   drawn({ template: templateOf('transverse-cradle'), people: 2, way: 1, choices: { driveshafts: 'hub-nuts' } }),
-  ...fc.sample(anyJob, { numRuns: 30, seed: 20_261_126 }).map(drawn),
+  ...TEMPLATES.map((template, at) => drawn({ template, people: 1 + (at % 3), way: at, choices: {} })),
+  ...fc.sample(anyJob, { numRuns: 22, seed: 20_261_126 }).map(drawn),
 ];
 const halves = jobs.flatMap(({ map, work, out, back }) =>
   [out, back].map(({ problem, schedule }) => ({ map, work, problem, schedule, steps: schedule.steps })),

@@ -32,6 +32,8 @@ export interface LayoutShape {
   readonly pulleyTo: Direction;
   readonly coldTo: Direction;
   readonly planes: Readonly<Partial<Record<PlaneName, PlaneAt>>>;
+  /** What lies otherwise with other cylinders than usual: how many, as a row, a V or flat. */
+  readonly withCylinders?: Readonly<Record<string, Readonly<Partial<Record<PlaneName, PlaneAt>>>>>;
   readonly parts: Readonly<Record<string, PartShape>>;
   readonly bay: readonly BayFeature[];
   /** What a whole machine weighs, and which share of it its front wheels carry; a usual one. */

@@ -34,6 +34,7 @@ export function reanswered(map: ConnectionMap, template: Template, before: Choic
   const chores = carry(map.chores ?? [], from.chores ?? [], to.chores ?? []);
   return {
     ...map,
+    ...(to.cylinders ? { cylinders: to.cylinders } : {}),
     parts,
     connections,
     conditions: carry(map.conditions, from.conditions, to.conditions),

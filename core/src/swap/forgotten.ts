@@ -53,7 +53,7 @@ export const FORGOTTEN: readonly Forgotten[] = [
   },
   { name: 'dipstick and its tube', station: 'bay-top', why: 'The mark is made for that sump.' },
   {
-    where: ['oxygen-before'],
+    where: ['oxygen-before', 'oxygen-second-bank'],
     name: 'oxygen sensors with their leads',
     station: 'underside',
     why: 'The control unit knows its own.',
@@ -66,7 +66,7 @@ export const FORGOTTEN: readonly Forgotten[] = [
   },
   {
     part: 'downpipe',
-    where: ['downpipe-turbo', 'downpipe-manifold', 'flex-clamp-turbo'],
+    where: ['downpipe-turbo', 'downpipe-manifold', 'downpipe-second-bank', 'flex-clamp-turbo'],
     name: 'first piece of the exhaust with its flange',
     station: 'underside',
     why: 'The flange is easier to weld to than to make.',

@@ -32,6 +32,11 @@ const LOOK_MIN: Readonly<Record<string, number>> = {
   'pin-back': 25,
 };
 
+/** Joints of one kind by the cylinders they serve: as many as any layout has. */
+export const ofEveryCylinder = (row: string): readonly string[] =>
+  Array.from({ length: MOST_CYLINDERS }, (_, index) => `${row}-${index + 1}`);
+const MOST_CYLINDERS = 8;
+
 /** One cause, on a line: what it is, how often it is, what it has to do with, how it shows, what is done about it. */
 export const cause = (
   id: string,

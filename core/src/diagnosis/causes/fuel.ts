@@ -1,5 +1,5 @@
 import { CARBURETTOR, DIESEL, INJECTED, MECHANICAL, PETROL, RAIL } from '../machines.js';
-import { cause, DIES, NEVER_FIRES, ROUGH } from './cause.js';
+import { cause, DIES, NEVER_FIRES, ROUGH, ofEveryCylinder } from './cause.js';
 
 const NO_FUEL = { sniff: { wakes: 0.85 }, plugs: { dry: 0.9 }, spark: { all: 0.97 } } as const;
 
@@ -133,16 +133,8 @@ export const FUEL = [
         'rail-bolts',
         'single-injector-bolts',
         'single-injector-plug',
-        'petrol-injector-1',
-        'petrol-injector-2',
-        'petrol-injector-3',
-        'petrol-injector-4',
-        'injector-1',
-        'injector-2',
-        'injector-3',
-        'injector-4',
-        'injector-5',
-        'injector-6',
+        ...ofEveryCylinder('petrol-injector'),
+        ...ofEveryCylinder('injector'),
       ],
     },
     {

@@ -1,5 +1,5 @@
 import { CARBURETTOR, ELECTRONIC, INJECTED, PETROL } from '../machines.js';
-import { cause, NEVER_FIRES, ROUGH } from './cause.js';
+import { cause, NEVER_FIRES, ofEveryCylinder, ROUGH } from './cause.js';
 
 /** Sparks. */
 export const IGNITION = [
@@ -7,7 +7,7 @@ export const IGNITION = [
     'coil-plug',
     'A coil is unplugged',
     6,
-    { connections: ['coil-1', 'coil-2', 'coil-3', 'coil-4', 'coil-lead'] },
+    { connections: [...ofEveryCylinder('coil'), 'coil-lead'] },
     {
       ...ROUGH,
       'cylinder-drop': { one: 0.96 },
@@ -27,10 +27,7 @@ export const IGNITION = [
     'The plugs of two coils or injectors are changed over',
     2,
     {
-      connections: [
-        ...[1, 2, 3, 4].flatMap((number) => [`coil-${number}`, `petrol-injector-${number}`]),
-        ...[1, 2, 3, 4, 5, 6].map((number) => `injector-${number}`),
-      ],
+      connections: [...ofEveryCylinder('coil'), ...ofEveryCylinder('petrol-injector'), ...ofEveryCylinder('injector')],
     },
     {
       crank: { normal: 0.96 },
@@ -52,7 +49,7 @@ export const IGNITION = [
     'plug-dirty',
     'A spark plug is dirty, cracked or loose',
     5,
-    { connections: ['coil-1', 'coil-2', 'coil-3', 'coil-4', 'coil-lead', 'kill-wire'] },
+    { connections: [...ofEveryCylinder('coil'), 'coil-lead', 'kill-wire'] },
     {
       ...ROUGH,
       'cylinder-drop': { one: 0.96 },
@@ -71,7 +68,7 @@ export const IGNITION = [
     'coil-dead',
     'A coil is dead',
     3,
-    { connections: ['coil-1', 'coil-2', 'coil-3', 'coil-4', 'coil-lead', 'coil-bracket'] },
+    { connections: [...ofEveryCylinder('coil'), 'coil-lead', 'coil-bracket'] },
     {
       ...ROUGH,
       'cylinder-drop': { one: 0.96 },
@@ -88,7 +85,7 @@ export const IGNITION = [
     'leads-crossed',
     'Plug leads or coil plugs are changed over',
     5,
-    { connections: ['coil-1', 'coil-2', 'coil-3', 'coil-4', 'coil-lead', 'distributor-plug', 'distributor-clamp'] },
+    { connections: [...ofEveryCylinder('coil'), 'coil-lead', 'distributor-plug', 'distributor-clamp'] },
     {
       crank: { normal: 0.95 },
       fires: { rough: 0.55, never: 0.3, dies: 0.13 },
@@ -107,16 +104,7 @@ export const IGNITION = [
     'No spark at all: coil lead, module or its feed',
     5,
     {
-      connections: [
-        'coil-1',
-        'coil-2',
-        'coil-3',
-        'coil-4',
-        'coil-lead',
-        'distributor-plug',
-        'distributor-clamp',
-        'kill-wire',
-      ],
+      connections: [...ofEveryCylinder('coil'), 'coil-lead', 'distributor-plug', 'distributor-clamp', 'kill-wire'],
     },
     {
       ...NEVER_FIRES,

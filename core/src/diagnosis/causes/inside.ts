@@ -24,7 +24,7 @@ export const INSIDE = [
     'valve-or-ring',
     'One cylinder has no compression',
     2,
-    { connections: ['head-cover-bolts'] },
+    { connections: ['head-cover-bolts', 'head-cover-2-bolts'] },
     {
       ...ROUGH,
       'cylinder-drop': { one: 0.96 },
@@ -191,6 +191,8 @@ export const INSIDE = [
       connections: [
         'downpipe-turbo',
         'downpipe-manifold',
+        'downpipe-second-bank',
+        'crossover-pipe',
         'downpipe-flange',
         'flex-clamp-turbo',
         'flex-clamp-box',
@@ -215,6 +217,8 @@ export const INSIDE = [
       connections: [
         'downpipe-turbo',
         'downpipe-manifold',
+        'downpipe-second-bank',
+        'crossover-pipe',
         'downpipe-flange',
         'flex-clamp-turbo',
         'flex-clamp-box',

@@ -1,5 +1,5 @@
 import { ELECTRONIC, INJECTED, RAIL } from '../machines.js';
-import { cause, NEVER_FIRES, ROUGH, RUNS } from './cause.js';
+import { cause, NEVER_FIRES, ROUGH, RUNS, ofEveryCylinder } from './cause.js';
 
 /** Control units, sensors, looms: what was unplugged and is not home again. */
 export const SIGNALS = [
@@ -193,7 +193,16 @@ export const SIGNALS = [
     'knock-or-boost-plug',
     'A sensor of knock, boost or exhaust is unplugged: it limps',
     4,
-    { connections: ['knock-sensor', 'boost-sensor', 'oxygen-before', 'oxygen-after', 'exhaust-sensor'] },
+    {
+      connections: [
+        'knock-sensor',
+        'boost-sensor',
+        'oxygen-before',
+        'oxygen-second-bank',
+        'oxygen-after',
+        'exhaust-sensor',
+      ],
+    },
     {
       ...RUNS,
       codes: { air: 0.55, ignition: 0.25, many: 0.1 },
@@ -241,19 +250,7 @@ export const SIGNALS = [
     'An injector is unplugged',
     6,
     {
-      connections: [
-        'single-injector-plug',
-        'petrol-injector-1',
-        'petrol-injector-2',
-        'petrol-injector-3',
-        'petrol-injector-4',
-        'injector-1',
-        'injector-2',
-        'injector-3',
-        'injector-4',
-        'injector-5',
-        'injector-6',
-      ],
+      connections: ['single-injector-plug', ...ofEveryCylinder('petrol-injector'), ...ofEveryCylinder('injector')],
     },
     {
       ...ROUGH,

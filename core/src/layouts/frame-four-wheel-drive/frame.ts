@@ -1,4 +1,5 @@
 import { behind, below, connectionsOf, part, removal, top, wheelLeft, wheelRight } from '../author.js';
+import { forCylinders, sized } from '../cylinders.js';
 import type { Piece } from '../template.js';
 
 const mounts = connectionsOf('mounts', { cautions: ['under-load'] });
@@ -8,7 +9,7 @@ const first = 'Engine mounts before the gearbox mount, or the rubber is left twi
 export const ladderFrame: Piece = {
   parts: [
     part('body', 'frame and body', 'outside', 'body'),
-    part('engine', 'engine', 'bay-top', 'mounts', { massKg: 232 }),
+    ...forCylinders((one) => part('engine', 'engine', 'bay-top', 'mounts', { massKg: sized(232, one) })),
     part('skid-plate', 'skid plate', 'under-front', 'body', {
       afterLeakCheck: true,
       massKg: 14,

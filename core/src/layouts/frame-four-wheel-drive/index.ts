@@ -16,6 +16,7 @@ import { frontPanels } from '../systems/panels.js';
 import { petrol } from '../systems/petrol.js';
 import { propellerShaft } from '../systems/shafts.js';
 import { engineHeld, engineOnStand, gearboxOnJack, onTheHoist } from '../systems/supports.js';
+import { forCylinders, sized } from '../cylinders.js';
 import { offer, type Template } from '../template.js';
 import { ladderFrame } from './frame.js';
 import { transferBox, transferOil } from './transfer.js';
@@ -43,6 +44,7 @@ export const frameFourWheelDrive: Template = {
   always: { hybrid: 'no' },
   options: [
     offer('fuel', ['diesel-rail', 'diesel-mechanical', 'petrol-port', 'petrol-direct', 'single-point', 'carburettor']),
+    offer('cylinders', ['4', '5', '6', 'v6', 'v8']),
     offer('boost', ['turbo', 'none']),
     offer('throttle', ['electronic', 'cable'], 'cable'),
     offer('steering', ['hydraulic', 'electric', 'manual']),
@@ -91,8 +93,10 @@ export const frameFourWheelDrive: Template = {
     {
       conditions: [onTheHoist({ ...nose, height: 'raised' }), gearboxOnJack, engineHeld, engineOnStand],
       circuits: [
-        coolant({ capacityL: 11.5, drainsL: 8.4 }),
-        aboveTheSkidPlate(engineOil({ capacityL: 8.8, drainsL: 8.2 })),
+        ...forCylinders((one) => coolant({ capacityL: sized(11.5, one), drainsL: sized(8.4, one) })),
+        ...forCylinders((one) =>
+          aboveTheSkidPlate(engineOil({ capacityL: sized(8.8, one), drainsL: sized(8.2, one) })),
+        ),
         gearboxOil({ capacityL: 2.8, drainsL: 2.5 }),
         transferOil,
       ],

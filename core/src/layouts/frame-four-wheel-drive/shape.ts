@@ -5,6 +5,13 @@ import { dieselShapes, inlineEngine, manualGearboxShapes, onTheEngine, petrolSha
 import { lengthwiseWays } from '../shapes/legs.js';
 import { flanks, ORIGINS, sides, tunnelWalls } from '../shapes/planes.js';
 
+/** A V takes 60 mm more to either side, and the body round it as much. */
+const WIDE = {
+  ...sides({ rail: 425, tower: 620, wing: 680, side: 950 }),
+  ...tunnelWalls(325),
+  ...flanks(228),
+} as const;
+
 /** High on its frame, a live axle under the front of the engine, a transfer box behind the gearbox. */
 export const frameFourWheelDriveShape: LayoutShape = {
   pulleyTo: 'nose',
@@ -38,6 +45,12 @@ export const frameFourWheelDriveShape: LayoutShape = {
     top: ['crank', 450],
     sump: ['crank', -245],
     pan: ['crank', -165],
+  },
+  withCylinders: {
+    row5: { pulley: ['bell', 790], slam: ['front-axle', 570] },
+    row6: { pulley: ['bell', 880], slam: ['front-axle', 660] },
+    v6: { pulley: ['bell', 640], ...WIDE },
+    v8: { pulley: ['bell', 710], slam: ['front-axle', 490], ...WIDE },
   },
   bay: [...frontBay, tunnel],
   weight: { massKg: 2340, frontShare: 0.52 },

@@ -197,7 +197,7 @@ export const HEAVIER: Readonly<Record<string, Change>> = {
     tools: ['17 mm flare spanner', 'rags', 'plugs and caps'],
     time: [15, 30, 60],
     nm: 28,
-    back: 'By the firing order; every union by hand first. Bled before they are drawn up.',
+    back: 'By the firing order, 1-5-3-6-2-4 as a rule, what the maker says goes; every union by hand first. Bled before they are drawn up.',
   }),
   'shroud-bolts': heavier({
     set: { count: 8, what: 'M8×1.25 × 20, 13 mm flange' },

@@ -88,7 +88,7 @@ export const heavyTiltCab: Template = {
   look: 'The cab tips over the engine, air tanks and batteries on the frame',
   bay: 'front',
   body: 'body',
-  always: { steering: 'manual', hybrid: 'no', canister: 'no', clutch: 'hydraulic' },
+  always: { steering: 'manual', hybrid: 'no', canister: 'no', clutch: 'hydraulic', cylinders: '6' },
   options: [
     offer('fuel', ['diesel-rail', 'diesel-mechanical']),
     offer('boost', ['turbo', 'none']),

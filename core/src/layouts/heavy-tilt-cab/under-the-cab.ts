@@ -13,7 +13,6 @@ import {
   wheelLeft,
 } from '../author.js';
 import type { Piece } from '../template.js';
-import { loomPlug } from '../systems/battery-and-loom.js';
 import { fuelSafe, opened, pressureFirst, railDown } from '../systems/fuel-shut.js';
 
 const body = connectionsOf('body');
@@ -112,9 +111,6 @@ export const underTheCab: Piece = {
       tools: ['19 mm ratchet'],
       set: { count: 2, what: 'M12×1.75 × 120 strap bolt, 19 mm' },
     }),
-    ...[5, 6].map((number) =>
-      loomPlug(`injector-${number}`, `injector ${number}`, 'engine', top, { when: { fuel: ['diesel-rail'] } }),
-    ),
     connectionsOf('exhaust', { cautions: ['eyes'] }).clamp(
       'flex-clamp-turbo',
       'the flexible pipe at the turbocharger',

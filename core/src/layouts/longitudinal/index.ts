@@ -15,6 +15,7 @@ import { engineCover, frontPanels, undertray } from '../systems/panels.js';
 import { petrol } from '../systems/petrol.js';
 import { propellerShaft } from '../systems/shafts.js';
 import { engineHeld, engineOnStand, gearboxOnJack, onTheHoist } from '../systems/supports.js';
+import { forCylinders, sized } from '../cylinders.js';
 import { offer, type Piece, type Template } from '../template.js';
 import { lengthwise } from './lengthwise.js';
 import { lengthwiseRoutes, powerpacks } from './ways-out.js';
@@ -63,6 +64,7 @@ const common = {
   body: 'body',
   options: [
     offer('fuel', ['diesel-rail', 'petrol-port', 'petrol-direct', 'single-point', 'carburettor', 'diesel-mechanical']),
+    offer('cylinders', ['4', '5', '6', 'v6', 'v8']),
     offer('boost', ['turbo', 'none']),
     offer('throttle', ['electronic', 'cable'], 'cable'),
     offer('steering', ['hydraulic', 'electric', 'manual']),
@@ -97,8 +99,8 @@ export const longitudinalAutomatic: Template = {
     worthOnAnAutomatic,
     {
       circuits: [
-        coolant({ capacityL: 9.6, drainsL: 6.8 }),
-        engineOil({ capacityL: 7.2, drainsL: 6.6 }),
+        ...forCylinders((one) => coolant({ capacityL: sized(9.6, one), drainsL: sized(6.8, one) })),
+        ...forCylinders((one) => engineOil({ capacityL: sized(7.2, one), drainsL: sized(6.6, one) })),
         gearboxOil({ capacityL: 8.4, drainsL: 4.2 }, 'ATF by the maker’s number, no other', {
           by: 'stick',
           fromC: 70,
@@ -134,6 +136,7 @@ export const longitudinalManual: Template = {
   always: { hybrid: 'no' },
   options: [
     offer('fuel', ['petrol-port', 'diesel-rail', 'petrol-direct', 'single-point', 'carburettor', 'diesel-mechanical']),
+    offer('cylinders', ['4', '5', '6', 'v6', 'v8']),
     offer('boost', ['none', 'turbo'], 'turbo'),
     offer('throttle', ['cable', 'electronic']),
     offer('steering', ['hydraulic', 'electric', 'manual']),
@@ -157,8 +160,8 @@ export const longitudinalManual: Template = {
     clutchWork(),
     {
       circuits: [
-        coolant({ capacityL: 8.2, drainsL: 6 }),
-        engineOil({ capacityL: 5.4, drainsL: 5 }),
+        ...forCylinders((one) => coolant({ capacityL: sized(8.2, one), drainsL: sized(6, one) })),
+        ...forCylinders((one) => engineOil({ capacityL: sized(5.4, one), drainsL: sized(5, one) })),
         gearboxOil({ capacityL: 1.8, drainsL: 1.6 }),
       ],
     },

@@ -1,4 +1,5 @@
 import { below, connectionsOf, part, removal, top, behind } from '../author.js';
+import { forCylinders, sized } from '../cylinders.js';
 import type { Piece } from '../template.js';
 import { crossmemberMount, sideMounts } from '../systems/engine-mounts.js';
 
@@ -8,7 +9,7 @@ const body = connectionsOf('body');
 export const lengthwise: Piece = {
   parts: [
     part('body', 'body', 'outside', 'body'),
-    part('engine', 'engine', 'bay-top', 'mounts', { massKg: 186 }),
+    ...forCylinders((one) => part('engine', 'engine', 'bay-top', 'mounts', { massKg: sized(186, one) })),
     part('bulkhead-shield', 'bulkhead heat shield', 'bay-rear', 'body', {
       massKg: 1,
       removal: removal('Slide the bulkhead heat shield out', top, [1, 2, 4]),

@@ -12,6 +12,13 @@ import {
 import { lengthwiseWays } from '../shapes/legs.js';
 import { flanks, ORIGINS, sides, tunnelWalls } from '../shapes/planes.js';
 
+/** A V takes 60 mm more to either side, and the body round it as much. */
+const WIDE = {
+  ...sides({ rail: 455, tower: 540, wing: 670, side: 920 }),
+  ...tunnelWalls(315),
+  ...flanks(225),
+} as const;
+
 const common = {
   pulleyTo: 'nose',
   coldTo: 'left',
@@ -44,6 +51,12 @@ const common = {
     top: ['crank', 425],
     sump: ['crank', -225],
     pan: ['crank', -155],
+  },
+  withCylinders: {
+    row5: { pulley: ['bell', 680], slam: ['front-axle', 530], sill: ['ground', 855] },
+    row6: { pulley: ['bell', 770], slam: ['front-axle', 620], sill: ['ground', 855] },
+    v6: { pulley: ['bell', 540], ...WIDE },
+    v8: { pulley: ['bell', 610], slam: ['front-axle', 460], ...WIDE },
   },
   bay: [...frontBay, tunnel, axleBeam],
   weight: { massKg: 1980, frontShare: 0.53 },

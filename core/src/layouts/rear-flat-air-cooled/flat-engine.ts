@@ -12,6 +12,7 @@ import {
   tail,
   top,
 } from '../author.js';
+import { forCylinders, sized } from '../cylinders.js';
 import type { Piece } from '../template.js';
 import { loomPlug } from '../systems/battery-and-loom.js';
 
@@ -27,7 +28,7 @@ const HEATED = { heater: ['yes'] } as const;
 export const flatEngine: Piece = {
   parts: [
     part('body', 'body', 'outside', 'body'),
-    part('engine', 'engine', 'bay-top', 'mounts', { massKg: 124 }),
+    ...forCylinders((one) => part('engine', 'engine', 'bay-top', 'mounts', { massKg: sized(124, one, 'flat4') })),
     part('gearbox', 'transaxle', 'under-rear', 'driveline', { massKg: 44 }),
     part('flywheel', 'flywheel and clutch', 'under-rear', 'driveline', { massKg: 14, ridesWith: 'engine' }),
     part('blower', 'cooling blower and its housing', 'bay-top', 'cooling', { massKg: 9, ridesWith: 'engine' }),
@@ -349,25 +350,23 @@ export const flatEngine: Piece = {
       },
     ),
   ],
-  circuits: [
-    {
-      id: 'engine-oil',
-      name: 'Engine oil',
-      fluid: 'oil',
-      grade: 'by the maker’s approval; single or multigrade for air cooling',
-      capacityL: 3.5,
-      drainsL: 2.9,
-      fillsLater: [{ what: 'cooler and lines', litres: 0.4, opened: 'outer-cooler-lines' }],
-      level: { by: 'stick', marksL: 1 },
-      drain: {
-        ...doing('Drain the engine oil', below, [6, 10, 20], {
-          tools: ['drain tray', '21 mm socket'],
-          tip: 'Look for metal on the strainer.',
-        }),
-        needs: [],
-        access: [],
-      },
-      fill: doing('Fill the engine oil to the start level', onGround(top), [3, 5, 10], { tools: ['funnel'] }),
+  circuits: forCylinders((one) => ({
+    id: 'engine-oil',
+    name: 'Engine oil',
+    fluid: 'oil',
+    grade: 'by the maker’s approval; single or multigrade for air cooling',
+    capacityL: sized(3.5, one, 'flat4'),
+    drainsL: sized(2.9, one, 'flat4'),
+    fillsLater: [{ what: 'cooler and lines', litres: 0.4, opened: 'outer-cooler-lines' }],
+    level: { by: 'stick', marksL: 1 },
+    drain: {
+      ...doing('Drain the engine oil', below, [6, 10, 20], {
+        tools: ['drain tray', '21 mm socket'],
+        tip: 'Look for metal on the strainer.',
+      }),
+      needs: [],
+      access: [],
     },
-  ],
+    fill: doing('Fill the engine oil to the start level', onGround(top), [3, 5, 10], { tools: ['funnel'] }),
+  })),
 };

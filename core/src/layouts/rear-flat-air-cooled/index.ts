@@ -38,6 +38,7 @@ export const rearFlatAirCooled: Template = {
   always: { boost: 'none', throttle: 'cable', steering: 'manual', refrigerant: 'none', brakes: 'own', hybrid: 'no' },
   options: [
     offer('fuel', ['carburettor', 'petrol-port', 'single-point']),
+    offer('cylinders', ['flat4', 'flat6']),
     offer('clutch', ['cable', 'hydraulic']),
     offer('canister', ['no', 'yes'], 'yes'),
     offer('oilCooler', ['no', 'yes'], 'yes'),

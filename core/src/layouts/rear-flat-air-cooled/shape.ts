@@ -30,6 +30,9 @@ export const rearFlatAirCooledShape: LayoutShape = {
     sump: ['crank', -140],
     pan: ['crank', -125],
   },
+  withCylinders: {
+    flat6: { pulley: ['bell', 600], 'tail-end': ['rear-axle', -1060], slam: ['rear-axle', -950] },
+  },
   bay: [
     {
       id: 'bulkhead',

@@ -7,12 +7,13 @@ import { frameFourWheelDriveShape } from '../frame-four-wheel-drive/shape.js';
 import { heavyTiltCabShape } from '../heavy-tilt-cab/shape.js';
 import { longitudinalAutomaticShape, longitudinalManualShape } from '../longitudinal/shape.js';
 import { rearFlatAirCooledShape } from '../rear-flat-air-cooled/shape.js';
-import { transverseCradleShape } from '../transverse-cradle/shape.js';
+import { transverseAutomaticShape, transverseCradleShape } from '../transverse-cradle/shape.js';
 import { transverseMidShape } from '../transverse-mid/shape.js';
 import { utilityBeltShape } from '../utility-belt/shape.js';
 
 const SHAPES: Readonly<Record<string, LayoutShape>> = {
   'transverse-cradle': transverseCradleShape,
+  'transverse-automatic': transverseAutomaticShape,
   'longitudinal-manual': longitudinalManualShape,
   'longitudinal-automatic': longitudinalAutomaticShape,
   'frame-four-wheel-drive': frameFourWheelDriveShape,
@@ -27,7 +28,7 @@ const SHAPES: Readonly<Record<string, LayoutShape>> = {
  * whose layout has no shape. Throws `ShapeError` where a measurement turns something inside out.
  */
 export function shapeOf(map: ConnectionMap, measured: Measured = {}): MachineShape | undefined {
-  const layout = SHAPES[map.layout];
+  const layout = withCylinders(SHAPES[map.layout], map.cylinders);
   return (
     layout &&
     machineShape(
@@ -36,6 +37,15 @@ export function shapeOf(map: ConnectionMap, measured: Measured = {}): MachineSha
       measured,
     )
   );
+}
+
+/** `layout` for an engine with these cylinders. */
+function withCylinders(
+  layout: LayoutShape | undefined,
+  cylinders: ConnectionMap['cylinders'],
+): LayoutShape | undefined {
+  const other = layout?.withCylinders?.[`${cylinders?.arranged}${cylinders?.count}`];
+  return layout && other ? { ...layout, planes: { ...layout.planes, ...other } } : layout;
 }
 
 /**

@@ -29,8 +29,12 @@ export const inlineEngine: Shapes = {
   ),
   sump: letInto(['engine'], block(['bell+50', 'bell>pulley*0.5'], ['hot+40', 'cold-40'], ['sump', 'crank>sump*0.62'])),
   'head-cover': letInto(
-    ['engine'],
+    ['engine', 'head-cover-2'],
     block(['bell+40', 'bell>pulley*0.82'], ['hot+20', 'cold-20'], ['deck>top*0.72', 'top']),
+  ),
+  'head-cover-2': letInto(
+    ['engine', 'head-cover'],
+    block(['bell+40', 'bell>pulley*0.82'], ['hot+20', 'centre'], ['deck>top*0.72', 'top']),
   ),
   'timing-cover': letInto(
     ['engine'],
@@ -70,7 +74,10 @@ export const onTheEngine: Shapes = {
     ['downpipe'],
     block(['bell>pulley*0.34', 'bell>pulley*0.66'], ['hot-2', 'hot-150'], ['deck-90', 'deck+80']),
   ),
-  'gas-valve': hard(block(['bell+8', 'bell+78'], ['cold+5', 'cold+95'], ['deck>top*0.2', 'deck>top*0.9'])),
+  'gas-valve': letInto(
+    ['intake-manifold', 'fuel-rail'],
+    block(['bell+8', 'bell+78'], ['cold+5', 'cold+95'], ['deck>top*0.2', 'deck>top*0.9']),
+  ),
   flywheel: letInto(['engine', 'gearbox', 'starter'], drum(['bell-45', 'bell'], 'centre', 'crank', 125)),
   fan: letInto(['fan-shroud'], drum(['pulley+8', 'pulley+66'], 'centre', 'crank+110', 190)),
   'air-compressor': hard(

@@ -1,4 +1,5 @@
 import { after, behind, below, connectionsOf, inside, onlyAfter, part, removal, top } from '../author.js';
+import { CYLINDER_NUMBERS } from '../cylinders.js';
 import type { Optional, Piece } from '../template.js';
 import type { Connection } from '../../connection-map/index.js';
 import type { Details, Where } from '../author.js';
@@ -164,8 +165,7 @@ export const batteryAndLoom: Piece = {
       set: { count: 6, what: 'push clip 7 mm hole', singleUse: true },
       access: [
         underCover,
-        after('injector-1', 'Plugs off before the loom is pulled over.'),
-        after('injector-4', 'Plugs off before the loom is pulled over.'),
+        ...CYLINDER_NUMBERS.map((number) => after(`injector-${number}`, 'Plugs off before the loom is pulled over.')),
       ],
       tip: 'Fold the loom back over the cowl and tie it there.',
     }),

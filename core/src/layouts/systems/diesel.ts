@@ -1,4 +1,5 @@
 import { connectionsOf, part, top } from '../author.js';
+import { CYLINDER_NUMBERS, forCylinders, withCylinder } from '../cylinders.js';
 import type { Piece } from '../template.js';
 import { loomPlug, underCover } from './battery-and-loom.js';
 
@@ -6,6 +7,9 @@ const DIESEL = ['diesel-rail', 'diesel-mechanical'] as const;
 const fuel = connectionsOf('fuel', { cautions: ['fuel'] });
 const electrics = connectionsOf('electrics', { needs: ['battery-isolated'] });
 const lines = { tools: ['quick-connector tool', 'rags', 'plugs and caps'], back: 'Click, then pull on it.' };
+
+/** The one hands hardly get at. */
+const UNDER_THE_COWL = 4;
 
 /** Diesel: common rail with its plugs, or a mechanical pump with its cable. */
 export const diesel: Piece = {
@@ -28,20 +32,14 @@ export const diesel: Piece = {
       access: [underCover],
     }),
     loomPlug('pump-valve', 'the fuel pump metering valve', 'high-pressure-pump', top),
-    ...[1, 2, 3].map((number) =>
-      loomPlug(`injector-${number}`, `injector ${number}`, 'engine', top, {
-        when: { fuel: ['diesel-rail'] },
+    ...CYLINDER_NUMBERS.map((number) => ({
+      ...loomPlug(`injector-${number}`, `injector ${number}`, 'engine', top, {
+        when: { fuel: ['diesel-rail'], ...withCylinder(number) },
         access: [underCover],
+        ...(number === UNDER_THE_COWL ? { tip: 'Under the cowl edge; a bent pick helps the catch.' } : {}),
       }),
-    ),
-    {
-      ...loomPlug('injector-4', 'injector 4', 'engine', top, {
-        when: { fuel: ['diesel-rail'] },
-        access: [underCover],
-        tip: 'Under the cowl edge; a bent pick helps the catch.',
-      }),
-      minutes: { low: 1, likely: 2, high: 6 },
-    },
+      ...(number === UNDER_THE_COWL ? { minutes: { low: 1, likely: 2, high: 6 } } : {}),
+    })),
     electrics.cable('glow-bar', 'the glow plug feed', ['engine', 'loom'], top, [2, 3, 6], {
       when: { fuel: DIESEL },
       tools: ['8 mm socket'],
@@ -126,20 +124,26 @@ export const diesel: Piece = {
         back: 'New pipe, both unions by hand first.',
       },
     ),
-    fuel.pipe(
-      'injection-pipes',
-      'the steel pipes from the injection pump to the injectors',
-      ['injection-pump', 'engine'],
-      top,
-      [8, 15, 30],
-      {
-        needs: ['fuel-closed', 'battery-isolated'],
-        tools: ['17 mm flare spanner', 'rags', 'plugs and caps'],
-        set: { count: 8, what: 'M14×1.5 union, 17 mm', note: 'tagged by cylinder; the clamps between them stay on' },
-        tip: 'As one bundle, in its clamps. Caps on every end at once.',
-        nm: 25,
-        back: 'By the firing order; every union by hand first. Bled before they are drawn up.',
-      },
+    ...forCylinders(({ count, firingOrder }) =>
+      fuel.pipe(
+        'injection-pipes',
+        'the steel pipes from the injection pump to the injectors',
+        ['injection-pump', 'engine'],
+        top,
+        [2 * count, 4 * count - 1, 7 * count + 2],
+        {
+          needs: ['fuel-closed', 'battery-isolated'],
+          tools: ['17 mm flare spanner', 'rags', 'plugs and caps'],
+          set: {
+            count: 2 * count,
+            what: 'M14×1.5 union, 17 mm',
+            note: 'tagged by cylinder; the clamps between them stay on',
+          },
+          tip: 'As one bundle, in its clamps. Caps on every end at once.',
+          nm: 25,
+          back: `By the firing order, ${firingOrder} as a rule, what the maker says goes; every union by hand first. Bled before they are drawn up.`,
+        },
+      ),
     ),
     fuel.bolted('pump-bolts', 'the high-pressure pump', ['high-pressure-pump', 'engine'], top, [5, 10, 25], {
       tools: ['13 mm ratchet'],

@@ -1,4 +1,5 @@
 import { behind, below, connectionsOf, part, removal } from '../author.js';
+import { IN_TWO_BANKS } from '../cylinders.js';
 import type { Piece } from '../template.js';
 import { loomPlug } from './battery-and-loom.js';
 
@@ -58,6 +59,40 @@ export const exhaustSystem: Piece = {
       },
     ),
     exhaust.bolted(
+      'downpipe-second-bank',
+      'the front pipe at the manifold of the second bank',
+      ['downpipe', 'engine'],
+      below,
+      [5, 10, 40],
+      {
+        when: { boost: ['none'], ...IN_TWO_BANKS },
+        tools: ['13 mm ratchet', 'long extension', 'penetrant'],
+        set: copperNuts,
+        access: [behind('heat-shield', 'The heat shield covers the exhaust nuts.')],
+        tip: 'Soak them first and let them stand. Studs may come out with the nuts.',
+        nm: 24,
+        again: true,
+        loose: 'exhaust',
+        back: 'New gasket, new nuts, loose until both banks and the pipe are in line.',
+      },
+    ),
+    exhaust.bolted(
+      'crossover-pipe',
+      'the crossover pipe from the second bank to the turbocharger',
+      ['turbo', 'engine'],
+      { station: 'bay-top', height: 'either' },
+      [6, 12, 40],
+      {
+        when: IN_TWO_BANKS,
+        tools: ['13 mm ratchet', 'long extension', 'penetrant'],
+        set: copperNuts,
+        tip: 'Soak them first and let them stand. Its bellows tear when it hangs on one end.',
+        nm: 24,
+        again: true,
+        back: 'New gaskets; both ends by hand before either is drawn up.',
+      },
+    ),
+    exhaust.bolted(
       'downpipe-bracket',
       'the front pipe bracket on the gearbox',
       ['downpipe', 'gearbox'],
@@ -85,6 +120,7 @@ export const exhaustSystem: Piece = {
         torqueAfter: [
           { connection: 'downpipe-turbo', why: ENGINE_OUTWARDS },
           { connection: 'downpipe-manifold', why: ENGINE_OUTWARDS },
+          { connection: 'downpipe-second-bank', why: ENGINE_OUTWARDS },
         ],
         back: 'New gasket ring.',
       },
@@ -93,6 +129,10 @@ export const exhaustSystem: Piece = {
     loomPlug('oxygen-before', 'the oxygen sensor before the catalyst', 'downpipe', below, {
       when: { exhaust: ['catalyst'], fuel: ['petrol-port', 'petrol-direct', 'single-point'] },
       tip: 'Follow its lead to the plug; never turn the sensor with the lead on.',
+    }),
+    loomPlug('oxygen-second-bank', 'the oxygen sensor of the second bank', 'downpipe', below, {
+      when: { exhaust: ['catalyst'], fuel: ['petrol-port', 'petrol-direct'], boost: ['none'], ...IN_TWO_BANKS },
+      tip: 'Tag it apart from the first bank’s: swapped, both run wrong.',
     }),
     loomPlug('oxygen-after', 'the oxygen sensor behind the catalyst', 'downpipe', below, {
       when: { exhaust: ['catalyst'], fuel: ['petrol-port', 'petrol-direct'] },

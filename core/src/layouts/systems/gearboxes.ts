@@ -1,5 +1,6 @@
 import { after, behind, below, connectionsOf, doing, inside, nose, part, top } from '../author.js';
 import type { Circuit, LevelSpec } from '../../connection-map/index.js';
+import type { When } from '../options.js';
 import type { Piece } from '../template.js';
 import { aboveTray, loomPlug } from './battery-and-loom.js';
 import type { Litres } from './cooling.js';
@@ -292,12 +293,9 @@ export const leverOnTop: Piece = {
 /** A lever that is moved through a gate, by a foot on the clutch. */
 const WITH_A_GATE = { clutch: ['hydraulic', 'cable'] } as const;
 
-/** Two cables from the lever to a gearbox that stands across; where there is no pedal, one from the selector. */
-export const gearCables: Piece = {
-  parts: [
-    part('gear-cables', 'gear cables', 'bay-left', 'driveline', { massKg: 2, when: WITH_A_GATE }),
-    part('selector-cable', 'selector cable', 'bay-left', 'driveline', { massKg: 1, when: { clutch: ['none'] } }),
-  ],
+/** One cable from a selector with P to a gearbox that stands across. */
+export const selectorCable = (when?: When): Piece => ({
+  parts: [part('selector-cable', 'selector cable', 'bay-left', 'driveline', { massKg: 1, ...(when ? { when } : {}) })],
   connections: [
     driveline.linkage(
       'selector-cable-end',
@@ -321,6 +319,17 @@ export const gearCables: Piece = {
       inside,
       [2, 4, 10],
     ),
+  ],
+});
+
+/** Two cables from the lever to a gearbox that stands across; where there is no pedal, one from the selector. */
+export const gearCables: Piece = {
+  parts: [
+    part('gear-cables', 'gear cables', 'bay-left', 'driveline', { massKg: 2, when: WITH_A_GATE }),
+    ...(selectorCable({ clutch: ['none'] }).parts ?? []),
+  ],
+  connections: [
+    ...(selectorCable().connections ?? []),
     driveline.linkage(
       'gear-cable-select',
       'the select cable at the gearbox',

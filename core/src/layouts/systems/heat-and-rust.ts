@@ -62,7 +62,10 @@ export const coolAndSoak = (
 };
 
 /** The front pipe of an engine whose exhaust runs under the machine, behind its heat shield. */
-export const frontPipeSoaked: Piece = coolAndSoak(['downpipe-turbo', 'downpipe-manifold', 'downpipe-flange'], {
-  behind: ['heat-shield'],
-  hot: ['downpipe-bracket'],
-});
+export const frontPipeSoaked: Piece = coolAndSoak(
+  ['downpipe-turbo', 'downpipe-manifold', 'downpipe-second-bank', 'downpipe-flange'],
+  {
+    behind: ['heat-shield'],
+    hot: ['downpipe-bracket'],
+  },
+);

@@ -1,10 +1,30 @@
 import { after, behind, below, chore, connectionsOf, doing, nose, part, removal, top } from '../author.js';
+import { CYLINDER_NUMBERS, forCylinders, IN_TWO_BANKS } from '../cylinders.js';
 import type { Piece } from '../template.js';
 import { aboveTray } from './battery-and-loom.js';
 
 const engine = connectionsOf('driveline');
 
-/** Covers of an engine with its cylinders in a row, and what turns at its front; off only while it is on the bench. */
+/** A cover over the cylinders from one number to another, with their coils in it. */
+const headCover = (suffix: string, name: string, from: number, to: number) =>
+  engine.bolted(`head-cover${suffix}-bolts`, name, [`head-cover${suffix}`, 'engine'], top, [5, 10, 20], {
+    tools: ['10 mm ratchet'],
+    set: {
+      count: 4 + 2 * (to - from + 1),
+      what: 'M6×1.0 × 30, 10 mm flange',
+      note: 'sleeves and rubbers stay with their bolts',
+    },
+    access: [
+      behind('engine-cover', 'The engine cover lies over it.'),
+      ...CYLINDER_NUMBERS.filter((number) => number >= from && number <= to).map((number) =>
+        after(`coil-${number}`, 'The coils sit in it.'),
+      ),
+    ],
+    nm: 9,
+    back: 'Sealant in the corners where the maker wants it; from the middle outwards.',
+  });
+
+/** Covers of an engine with its cylinders in a row or in a V, and what turns at its front; off only while it is on the bench. */
 export const insideTheEngine: Piece = {
   parts: [
     part('sump', 'sump', 'under-front', 'driveline', {
@@ -19,6 +39,14 @@ export const insideTheEngine: Piece = {
       ridesWith: 'engine',
       builtIn: true,
       removal: removal('Lift the cylinder head cover off', top, [1, 2, 5], {
+        tip: 'Clean round it first: what falls in stays in.',
+      }),
+    }),
+    part('head-cover-2', 'cylinder head cover of the second bank', 'bay-top', 'driveline', {
+      when: IN_TWO_BANKS,
+      ridesWith: 'engine',
+      builtIn: true,
+      removal: removal('Lift the second bank’s head cover off', top, [1, 2, 5], {
         tip: 'Clean round it first: what falls in stays in.',
       }),
     }),
@@ -42,16 +70,13 @@ export const insideTheEngine: Piece = {
       nm: 10,
       back: 'Clean and dry faces, sealant or gasket as the maker says; all in by hand, then from the middle outwards.',
     }),
-    engine.bolted('head-cover-bolts', 'the cylinder head cover', ['head-cover', 'engine'], top, [5, 10, 20], {
-      tools: ['10 mm ratchet'],
-      set: { count: 12, what: 'M6×1.0 × 30, 10 mm flange', note: 'sleeves and rubbers stay with their bolts' },
-      access: [
-        behind('engine-cover', 'The engine cover lies over it.'),
-        ...['coil-1', 'coil-2', 'coil-3', 'coil-4'].map((coil) => after(coil, 'The coils sit in it.')),
-      ],
-      nm: 9,
-      back: 'Sealant in the corners where the maker wants it; from the middle outwards.',
-    }),
+    ...forCylinders(({ count, arranged }) =>
+      headCover('', 'the cylinder head cover', 1, arranged === 'v' ? count / 2 : count),
+    ),
+    ...forCylinders(
+      ({ count }) => headCover('-2', 'the head cover of the second bank', count / 2 + 1, count),
+      ({ arranged }) => arranged === 'v',
+    ),
     engine.bolted('front-pulley-bolt', 'the crank pulley', ['front-pulley', 'engine'], nose, [5, 12, 30], {
       hands: 2,
       tools: ['22 mm socket', 'breaker bar', 'crank holder'],

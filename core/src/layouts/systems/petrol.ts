@@ -1,4 +1,5 @@
 import { connectionsOf, part, top } from '../author.js';
+import { CYLINDER_NUMBERS, forCylinders, withCylinder } from '../cylinders.js';
 import type { Piece } from '../template.js';
 import { loomPlug, underCover } from './battery-and-loom.js';
 
@@ -115,30 +116,36 @@ export const petrol: Piece = {
     }),
     loomPlug('idle-valve', 'the idle cut-off valve', 'carburettor', top),
     loomPlug('single-injector-plug', 'the injector unit plug', 'single-injector', top),
-    ...[1, 2, 3, 4].map((number) =>
-      loomPlug(`petrol-injector-${number}`, `injector ${number}`, 'fuel-rail', top, { access: [underCover] }),
+    ...CYLINDER_NUMBERS.map((number) =>
+      loomPlug(`petrol-injector-${number}`, `injector ${number}`, 'fuel-rail', top, {
+        when: withCylinder(number),
+        access: [underCover],
+      }),
     ),
     loomPlug('petrol-pump-valve', 'the pump metering valve', 'petrol-pump', top, { access: [underCover] }),
     loomPlug('petrol-rail-sensor', 'the fuel rail pressure sensor', 'fuel-rail', top, {
       when: { fuel: ['petrol-direct'] },
       tip: 'Under the intake manifold, by feel.',
     }),
-    ...[1, 2, 3, 4].map((number) =>
+    ...CYLINDER_NUMBERS.map((number) =>
       loomPlug(`coil-${number}`, `ignition coil ${number}`, 'engine', top, {
-        when: { fuel: WITH_COILS },
+        when: { fuel: WITH_COILS, ...withCylinder(number) },
         access: [underCover],
       }),
     ),
     loomPlug('distributor-plug', 'the distributor plug', 'distributor', top),
-    electrics.cable(
-      'coil-lead',
-      'the high-tension lead from the coil',
-      ['distributor', 'ignition-coil'],
-      top,
-      [1, 1, 3],
-      {
-        tip: 'Pull at the boot. Mark number one on the cap.',
-      },
+    ...forCylinders(({ firingOrder }) =>
+      electrics.cable(
+        'coil-lead',
+        'the high-tension lead from the coil',
+        ['distributor', 'ignition-coil'],
+        top,
+        [1, 1, 3],
+        {
+          tip: 'Pull at the boot. Mark number one on the cap.',
+          back: `Finger along every plug lead: by the firing order, ${firingOrder} as a rule; what the maker says goes.`,
+        },
+      ),
     ),
     electrics.bolted('coil-bracket', 'the ignition coil bracket', ['ignition-coil', 'body'], top, [1, 2, 5], {
       tools: ['10 mm ratchet'],

@@ -16,6 +16,7 @@ import {
   wheelRight,
 } from '../author.js';
 import { aboveTray } from '../systems/battery-and-loom.js';
+import { forCylinders, sized } from '../cylinders.js';
 import type { Piece } from '../template.js';
 
 const mounts = connectionsOf('mounts', { cautions: ['under-load'] });
@@ -26,7 +27,7 @@ const HYDRAULIC = { steering: ['hydraulic'] } as const;
 export const cradle: Piece = {
   parts: [
     part('body', 'body', 'outside', 'body'),
-    part('engine', 'engine', 'bay-top', 'mounts', { massKg: 118 }),
+    ...forCylinders((one) => part('engine', 'engine', 'bay-top', 'mounts', { massKg: sized(118, one) })),
     part('cradle', 'cradle', 'under-front', 'mounts', { massKg: 24 }),
     part('rack', 'steering rack', 'under-front', 'steering', { massKg: 8, ridesWith: 'cradle', movesWith: 'steering' }),
     part('steering-column', 'steering column', 'cabin', 'steering', { massKg: 7 }),

@@ -1,12 +1,18 @@
-import { block, box, hard, letInto, soft, type LayoutShape } from '../../shape/index.js';
+import { block, box, drum, hard, letInto, side, soft, type LayoutShape } from '../../shape/index.js';
 import { drivenWheels } from '../shapes/driven-wheels.js';
 import { frontBay, inTheFrontBay } from '../shapes/front-bay.js';
-import { dieselShapes, inlineEngine, manualGearboxShapes, onTheEngine, petrolShapes } from '../shapes/on-the-engine.js';
+import {
+  automaticGearboxShapes,
+  dieselShapes,
+  inlineEngine,
+  manualGearboxShapes,
+  onTheEngine,
+  petrolShapes,
+} from '../shapes/on-the-engine.js';
 import { downWithTheBody, engineOffAcross, gearboxOffAcross, upAcross } from '../shapes/legs.js';
 import { flanks, ORIGINS, sides, tunnelWalls } from '../shapes/planes.js';
 
-/** Across the nose, gearbox on the left, intake to the front, exhaust to the bulkhead. */
-export const transverseCradleShape: LayoutShape = {
+const common = {
   pulleyTo: 'right',
   coldTo: 'nose',
   planes: {
@@ -41,6 +47,16 @@ export const transverseCradleShape: LayoutShape = {
     sump: ['crank', -195],
     pan: ['crank', -150],
   },
+  withCylinders: {
+    row3: { pulley: ['bell', 370] },
+    row5: {
+      pulley: ['bell', 540],
+      ...sides({ rail: 560, tower: 615, wing: 730, side: 980 }),
+      'right-rail': ['middle', -595],
+      'right-tower': ['middle', -630],
+    },
+    v6: { pulley: ['bell', 440], centre: ['front-axle', 150], slam: ['front-axle', 625], ...flanks(190) },
+  },
   bay: frontBay,
   weight: { massKg: 1290, frontShare: 0.61 },
   ways: {
@@ -55,7 +71,6 @@ export const transverseCradleShape: LayoutShape = {
     ...petrolShapes,
     ...dieselShapes,
     ...inlineEngine,
-    ...manualGearboxShapes,
     ...drivenWheels('front-axle'),
     airbox: hard(box(['centre-70', 'centre+140'], ['left-rail-330', 'left-rail-90'], ['crank+215', 'sill-25'])),
     cradle: letInto(
@@ -98,5 +113,33 @@ export const transverseCradleShape: LayoutShape = {
       block(['bell-330', 'bell-150'], ['hot-5', 'hot-190'], ['crank-60', 'crank+140']),
     ),
     undertray: hard(box(['bulkhead+110', 'radiator-30'], ['right-rail+10', 'left-rail-10'], ['floor-55', 'floor-42'])),
+  },
+} as const satisfies LayoutShape;
+
+/** Across the nose, gearbox on the left, intake to the front, exhaust to the bulkhead. */
+export const transverseCradleShape: LayoutShape = { ...common, parts: { ...common.parts, ...manualGearboxShapes } };
+
+/** With an automatic gearbox: no longer, and thicker. */
+export const transverseAutomaticShape: LayoutShape = {
+  ...common,
+  planes: { ...common.planes, pan: ['crank', -175] },
+  parts: {
+    ...common.parts,
+    ...automaticGearboxShapes,
+    gearbox: letInto(
+      ['converter', 'starter', 'window-cover', 'engine', 'flexplate'],
+      drum(['bell-170', 'bell'], 'centre', 'crank', 182),
+      side(
+        [
+          ['bell-170', 'pan'],
+          ['bell-170', 'crank+140'],
+          ['bell>tail*0.8', 'crank+125'],
+          ['tail', 'crank+90'],
+          ['tail', 'crank-70'],
+          ['bell>tail*0.85', 'pan'],
+        ],
+        ['centre-130', 'centre+130'],
+      ),
+    ),
   },
 };

@@ -15,7 +15,17 @@ const shafts = [
   { part: 'shaft-right', why: 'It has to be clear of the gearbox.' },
 ];
 
-export const routes: readonly Route[] = [
+/** How the engine comes back onto a gearbox that stayed: over its shaft, or against its converter. */
+const ONTO = {
+  shaft: { words: 'Turn the crank by hand until the splines mesh', tip: 'Faces together by hand, never by bolts.' },
+  converter: {
+    words: 'Turn the drive plate to its paint mark and bring the faces together',
+    tip: 'The converter turns freely behind it all the way, or it is not home. By hand, never by bolts.',
+  },
+};
+
+/** The ways out of a machine with its engine across on a cradle; `takes` is what the engine meets at the gearbox. */
+export const routesOf = (takes: keyof typeof ONTO): readonly Route[] => [
   {
     id: 'under',
     name: 'Down on the cradle, body raised off',
@@ -73,7 +83,9 @@ export const routes: readonly Route[] = [
       liftStep(
         'first-inch',
         'Raise 50 mm, draw it off the gearbox',
-        'Straight off the shaft; the jack keeps the gearbox level.',
+        takes === 'shaft'
+          ? 'Straight off the shaft; the jack keeps the gearbox level.'
+          : 'Straight; the converter stays in the gearbox, a strip across it at once. The jack keeps the gearbox level.',
         [4, 8, 20],
       ),
       liftStep(
@@ -86,13 +98,7 @@ export const routes: readonly Route[] = [
     ],
     lowerSteps: [
       liftStep('over-nose', 'Over the nose and down beside the gearbox', 'Loom and hoses tied away.', [4, 8, 20]),
-      liftStep(
-        'onto-shaft',
-        'Turn the crank by hand until the splines mesh',
-        'Faces together by hand, never by bolts.',
-        [4, 10, 30],
-        { meets: true },
-      ),
+      liftStep('onto-shaft', ONTO[takes].words, ONTO[takes].tip, [4, 10, 30], { meets: true }),
       liftStep('on-mounts', 'Lower until the mount holes line up', 'A bar in the hole, never a finger.', [4, 8, 20]),
     ],
   },

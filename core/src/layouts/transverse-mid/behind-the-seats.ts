@@ -11,6 +11,7 @@ import {
   wheelLeft,
   wheelRight,
 } from '../author.js';
+import { forCylinders, sized } from '../cylinders.js';
 import type { Piece } from '../template.js';
 
 const mounts = connectionsOf('mounts', { cautions: ['under-load'] });
@@ -21,7 +22,7 @@ const cooling = connectionsOf('cooling');
 export const behindTheSeats: Piece = {
   parts: [
     part('body', 'body', 'outside', 'body'),
-    part('engine', 'engine', 'bay-top', 'mounts', { massKg: 132 }),
+    ...forCylinders((one) => part('engine', 'engine', 'bay-top', 'mounts', { massKg: sized(132, one) })),
     part('lid', 'engine lid', 'bay-top', 'body', {
       coversBay: true,
       afterLeakCheck: true,

@@ -14,6 +14,7 @@ import { petrol } from '../systems/petrol.js';
 import { driveShafts } from '../systems/shafts.js';
 import { gearboxOnJack, engineHeld, onTheDolly, onTheHoist } from '../systems/supports.js';
 import { bodyOff, bodyOn, gearboxDown, gearboxUp } from '../systems/ways.js';
+import { forCylinders, sized } from '../cylinders.js';
 import { offer, type Template } from '../template.js';
 import { behindTheSeats } from './behind-the-seats.js';
 import { frontPipeSoaked } from '../systems/heat-and-rust.js';
@@ -39,6 +40,7 @@ export const transverseMid: Template = {
   always: { fan: 'electric', steering: 'electric', hybrid: 'no' },
   options: [
     offer('fuel', ['petrol-port', 'petrol-direct', 'single-point', 'carburettor']),
+    offer('cylinders', ['4', '3', 'v6', 'v8']),
     offer('boost', ['none', 'turbo'], 'turbo'),
     offer('throttle', ['electronic', 'cable'], 'cable'),
     offer('refrigerant', ['swung-aside', 'opened', 'none']),
@@ -83,8 +85,8 @@ export const transverseMid: Template = {
     {
       conditions: [onTheHoist({ ...tail, height: 'raised' }, ['lid']), gearboxOnJack, engineHeld, onTheDolly],
       circuits: [
-        coolant({ capacityL: 13.5, drainsL: 7.5 }),
-        engineOil({ capacityL: 5.2, drainsL: 4.8 }),
+        ...forCylinders((one) => coolant({ capacityL: sized(13.5, one), drainsL: sized(7.5, one) })),
+        ...forCylinders((one) => engineOil({ capacityL: sized(5.2, one), drainsL: sized(4.8, one) })),
         gearboxOil({ capacityL: 2.3, drainsL: 2.1 }),
       ],
     },

@@ -37,6 +37,11 @@ export const transverseMidShape: LayoutShape = {
     sump: ['crank', -190],
     pan: ['crank', -145],
   },
+  withCylinders: {
+    row3: { pulley: ['bell', 370] },
+    v6: { pulley: ['bell', 440], centre: ['rear-axle', 315], ...flanks(210) },
+    v8: { pulley: ['bell', 450], centre: ['rear-axle', 315], ...flanks(210) },
+  },
   bay: [
     {
       id: 'bulkhead',

@@ -1,4 +1,5 @@
 import { after, behind, below, connectionsOf, doing, inside, onGround, part, removal, tail, top } from '../author.js';
+import { forCylinders, sized } from '../cylinders.js';
 import type { Piece } from '../template.js';
 import { loomPlug } from '../systems/battery-and-loom.js';
 
@@ -11,7 +12,7 @@ const electrics = connectionsOf('electrics', { needs: ['battery-isolated'] });
 export const engineDeck: Piece = {
   parts: [
     part('body', 'frame', 'outside', 'body'),
-    part('engine', 'engine', 'bay-top', 'mounts', { massKg: 62 }),
+    ...forCylinders((one) => part('engine', 'engine', 'bay-top', 'mounts', { massKg: sized(62, one, '2') })),
     part('deck-cover', 'engine cover with its grille', 'bay-top', 'body', {
       coversBay: true,
       afterLeakCheck: true,

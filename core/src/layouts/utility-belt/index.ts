@@ -9,6 +9,7 @@ import { madeSafe, preLift, preLower, preStart, preWeight } from '../systems/gat
 import { looks } from '../systems/looks.js';
 import { undertray } from '../systems/panels.js';
 import { petrol } from '../systems/petrol.js';
+import { forCylinders, sized } from '../cylinders.js';
 import { offer, type Template } from '../template.js';
 import { engineDeck } from './engine-deck.js';
 import { coolAndSoak } from '../systems/heat-and-rust.js';
@@ -36,6 +37,7 @@ export const utilityBelt: Template = {
   },
   options: [
     offer('fuel', ['carburettor', 'petrol-port', 'diesel-mechanical']),
+    offer('cylinders', ['2', '1', '3']),
     offer('throttle', ['cable', 'electronic']),
     offer('fan', ['engine', 'electric']),
     offer('canister', ['no', 'yes'], 'yes'),
@@ -57,8 +59,13 @@ export const utilityBelt: Template = {
     worthOnASmallEngine,
     {
       circuits: [
-        coolant({ capacityL: 3.2, drainsL: 2.4 }),
-        engineOil({ capacityL: 2.1, drainsL: 1.9 }, 'small engine oil 10W-30 by the maker’s approval'),
+        ...forCylinders((one) => coolant({ capacityL: sized(3.2, one, '2'), drainsL: sized(2.4, one, '2') })),
+        ...forCylinders((one) =>
+          engineOil(
+            { capacityL: sized(2.1, one, '2'), drainsL: sized(1.9, one, '2') },
+            'small engine oil 10W-30 by the maker’s approval',
+          ),
+        ),
       ],
     },
   ],
@@ -72,10 +79,6 @@ export const utilityBelt: Template = {
     'knock-sensor',
     'bottle-hose-radiator',
     'control-unit-bracket',
-    'petrol-injector-3',
-    'petrol-injector-4',
-    'coil-3',
-    'coil-4',
     'distributor',
     'ignition-coil',
   ],

@@ -27,6 +27,10 @@ export const utilityBeltShape: LayoutShape = {
     top: ['crank', 270],
     sump: ['crank', -150],
   },
+  withCylinders: {
+    row1: { pulley: ['bell', 330] },
+    row3: { pulley: ['bell', 405] },
+  },
   bay: [
     {
       id: 'deck',

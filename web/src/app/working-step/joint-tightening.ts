@@ -59,6 +59,7 @@ const THREADS_MET = ['dry', 'oiled', 'paste'] as const;
 export class JointTightening {
   readonly connection = input.required<Connection>();
   readonly state = input.required<JobState>();
+  readonly helped = input(false);
   readonly recorded = output();
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
@@ -276,7 +277,11 @@ export class JointTightening {
   /** Records it, and, where the joint is final with it, that its step is done. */
   private write(words: string, ...bodies: readonly EntryBody[]): void {
     const { id } = this.connection();
-    const done: EntryBody = { kind: 'operation-done', operation: operationId.torque(id) };
+    const done: EntryBody = {
+      kind: 'operation-done',
+      operation: operationId.torque(id),
+      ...(this.helped() ? { helped: true } : {}),
+    };
     const head = { id: 'to-come', at: new Date().toISOString(), by: this.desk.me() };
     const entries = bodies.map((body) => ({ ...head, ...body }) as LedgerEntry);
     const refused = entries.some((entry) => canApply(this.state(), entry).length > 0);

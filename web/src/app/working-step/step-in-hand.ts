@@ -305,6 +305,9 @@ export class StepInHand {
     return (followed?.settings.crew.hands ?? this.desk.job()?.crew ?? []).length === 1;
   });
   protected readonly helped = linkedSignal({ source: this.atHand, computation: () => false });
+  /** It is not begun before somebody is with them. */
+  protected readonly heldAlone = computed(() => this.alone() && !this.helped());
+  protected readonly wantsTwo = 'It wants two people. Hold until somebody is with you, then say so.';
 
   protected readonly canSkip = computed(() => {
     const now = this.now();
@@ -358,8 +361,8 @@ export class StepInHand {
   /** Done, unless it is a wait that can hardly be over: then it is asked first. */
   protected async pressed(): Promise<void> {
     const operation = this.doing();
-    if (this.alone() && !this.helped()) {
-      this.recorder.refuse('It wants two people. Hold until somebody is with you, then say so.');
+    if (this.heldAlone()) {
+      this.recorder.refuse(this.wantsTwo);
       return;
     }
     if (operation?.kind === 'wait') {

@@ -39,6 +39,7 @@ import { JointActions } from './joint-actions';
 export class TorqueEntry {
   readonly connection = input.required<Connection>();
   readonly state = input.required<JobState>();
+  readonly helped = input(false);
   readonly recorded = output();
   private readonly recorder = inject(Recorder);
   private readonly asker = inject(Ask);
@@ -155,7 +156,11 @@ export class TorqueEntry {
   }
 
   private done(): EntryBody {
-    return { kind: 'operation-done', operation: operationId.torque(this.connection().id) };
+    return {
+      kind: 'operation-done',
+      operation: operationId.torque(this.connection().id),
+      ...(this.helped() ? { helped: true } : {}),
+    };
   }
 
   private finish(words: string, ...bodies: readonly EntryBody[]): void {

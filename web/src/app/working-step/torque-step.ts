@@ -15,9 +15,14 @@ const MANY_BOLTS = 4;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (boltByBolt()) {
-      <bl-joint-tightening [connection]="connection()" [state]="state()" (recorded)="recorded.emit()" />
+      <bl-joint-tightening
+        [connection]="connection()"
+        [state]="state()"
+        [helped]="helped()"
+        (recorded)="recorded.emit()"
+      />
     } @else {
-      <bl-torque-entry [connection]="connection()" [state]="state()" (recorded)="recorded.emit()" />
+      <bl-torque-entry [connection]="connection()" [state]="state()" [helped]="helped()" (recorded)="recorded.emit()" />
     }
     @if (mayChange()) {
       <button matButton type="button" (click)="wanted.set(boltByBolt() ? 'whole' : 'bolts')">
@@ -29,6 +34,8 @@ const MANY_BOLTS = 4;
 export class TorqueStep {
   readonly connection = input.required<Connection>();
   readonly state = input.required<JobState>();
+  /** Whoever works alone has somebody with them for it. */
+  readonly helped = input(false);
   readonly recorded = output();
 
   /** What somebody wants for this joint; another one begins anew. */

@@ -1,4 +1,5 @@
 import { doing, nose, renewal, top } from '../../author.js';
+import { forCylinders } from '../../cylinders.js';
 import type { Piece } from '../../template.js';
 import { open } from './reach.js';
 
@@ -35,29 +36,34 @@ export const worthOnASmallEngine: Piece = {
       lastsYears: 3,
       parts: [['contact set with condenser', 1, 14]],
     }),
-    renewal('intake-gaskets', 'intake gaskets', 'intake-manifold', doing('', top, [6, 12, 25]), {
-      reach: [open('intake-bolts', 'They are under it.')],
-      why: 'False air burns the exhaust valve.',
-      lastsYears: 9,
-      parts: [['intake gasket', 2, 3]],
-    }),
+    ...forCylinders(({ count }) =>
+      renewal('intake-gaskets', 'intake gaskets', 'intake-manifold', doing('', top, [6, 12, 25]), {
+        reach: [open('intake-bolts', 'They are under it.')],
+        why: 'False air burns the exhaust valve.',
+        lastsYears: 9,
+        parts: [['intake gasket', count, 3]],
+      }),
+    ),
     renewal('fan-belt', 'drive belt', 'drive-vbelt', doing('', nose, [4, 8, 15]), {
       reach: [open('drive-belt-pulley', 'It runs on it.')],
       why: 'It stands where it stopped.',
       lastsYears: 4,
       parts: [['drive belt', 1, 32]],
     }),
-    renewal(
-      'lever-plugs',
-      'spark plugs and leads',
-      'engine',
-      doing('', top, [6, 12, 25], { tools: ['21 mm plug socket'] }),
-      {
-        reach: [],
-        why: 'It misfires when it is wet.',
-        lastsYears: 3,
-        parts: [['spark plug', 2, 6]],
-      },
+    ...forCylinders(({ count }) =>
+      renewal(
+        'lever-plugs',
+        'spark plugs and leads',
+        'engine',
+        doing('', top, [3 * count, 6 * count, 12 * count], { tools: ['21 mm plug socket'] }),
+        {
+          reach: [],
+          when: { fuel: ['carburettor', 'single-point', 'petrol-port'] },
+          why: 'It misfires when it is wet.',
+          lastsYears: 3,
+          parts: [['spark plug', count, 6]],
+        },
+      ),
     ),
     renewal('alternator-brushes', 'alternator brushes and regulator', 'alternator', doing('', nose, [12, 25, 50]), {
       reach: [open('alternator-bolts', 'The cover is on its back.')],
@@ -71,11 +77,13 @@ export const worthOnASmallEngine: Piece = {
       lastsYears: 8,
       parts: [['oil pressure switch', 1, 9]],
     }),
-    renewal('exhaust-gaskets', 'exhaust gaskets', 'engine', doing('', nose, [8, 15, 40]), {
-      reach: [open('silencer-nuts', 'They are behind it.')],
-      why: 'It blows into the cooling air.',
-      lastsYears: 5,
-      parts: [['exhaust gasket', 2, 5]],
-    }),
+    ...forCylinders(({ count }) =>
+      renewal('exhaust-gaskets', 'exhaust gaskets', 'engine', doing('', nose, [8, 15, 40]), {
+        reach: [open('silencer-nuts', 'They are behind it.')],
+        why: 'It blows into the cooling air.',
+        lastsYears: 5,
+        parts: [['exhaust gasket', count, 5]],
+      }),
+    ),
   ],
 };

@@ -1,4 +1,5 @@
 import { below, doing, nose, renewal, top } from '../../author.js';
+import { CYLINDER_NUMBERS, forCylinders } from '../../cylinders.js';
 import type { Piece } from '../../template.js';
 import { off, open, out, parted, whileOff } from './reach.js';
 
@@ -20,27 +21,38 @@ export const worthOnTheEngine: Piece = {
         parts: [['front crank seal', 1, 16]],
       },
     ),
-    renewal(
-      'timing-drive',
-      'timing drive with its tensioner',
-      'timing-cover',
-      doing('', nose, [45, 80, 150], {
-        tools: ['torque wrench', 'timing pins'],
-        tip: 'By the maker’s sheet, in the maker’s order. Tension set with pins in; engine cold.',
-      }),
-      {
-        reach: [off('timing-cover', 'It runs behind the cover.')],
-        why: 'When it goes, the valves meet the pistons.',
-        lastsYears: 8,
-        after: ['water-pump', 'front-crank-seal'],
-        parts: [['timing set', 1, 165]],
-      },
+    ...forCylinders(({ arranged }) =>
+      renewal(
+        'timing-drive',
+        'timing drive with its tensioner',
+        'timing-cover',
+        doing('', nose, arranged === 'v' ? [75, 130, 240] : [45, 80, 150], {
+          tools: ['torque wrench', 'timing pins'],
+          tip: `By the maker’s sheet, in the maker’s order. Tension set with pins in${arranged === 'v' ? ', both banks' : ''}; engine cold.`,
+        }),
+        {
+          reach: [off('timing-cover', 'It runs behind the cover.')],
+          why: 'When it goes, the valves meet the pistons.',
+          lastsYears: 8,
+          after: ['water-pump', 'front-crank-seal'],
+          parts: [['timing set', 1, arranged === 'v' ? 290 : 165]],
+        },
+      ),
     ),
-    renewal('head-cover-gasket', 'head cover gasket', 'head-cover', doing('', top, [6, 12, 25]), {
-      reach: [off('head-cover', 'It is under the cover.')],
-      why: 'Oil over the hot side, and into the plug wells.',
-      lastsYears: 8,
-      parts: [['head cover gasket', 1, 26]],
+    ...forCylinders(({ arranged }) => {
+      const heads = arranged === 'v' ? 2 : 1;
+      return renewal(
+        'head-cover-gasket',
+        heads > 1 ? 'head cover gaskets' : 'head cover gasket',
+        'head-cover',
+        doing('', top, [6 * heads, 12 * heads, 25 * heads]),
+        {
+          reach: [off('head-cover', 'It is under the cover.'), off('head-cover-2', 'It is under the cover.')],
+          why: 'Oil over the hot side, and into the plug wells.',
+          lastsYears: 8,
+          parts: [['head cover gasket', heads, 26]],
+        },
+      );
     }),
     renewal('sump-gasket', 'sump gasket', 'sump', doing('', below, [15, 25, 45], { tools: ['scraper', 'sealant'] }), {
       reach: [out, off('sump', 'It is between sump and block.')],
@@ -134,37 +146,41 @@ export const worthOnTheEngine: Piece = {
       lastsYears: 10,
       parts: [['gearbox mount', 1, 38]],
     }),
-    renewal(
-      'spark-plugs',
-      'spark plugs',
-      'engine',
-      doing('', top, [8, 15, 40], {
-        tools: ['16 mm plug socket', 'torque wrench'],
-        tip: 'Engine cold. Blow the wells out first. Threads by hand.',
-      }),
-      {
-        when: PETROL,
-        reach: ['coil-1', 'coil-2', 'coil-3', 'coil-4'].map((coil) => open(coil, 'It sits on the plug.')),
-        why: 'It misfires, and the catalyst pays.',
-        lastsYears: 4,
-        parts: [['spark plug', 4, 9]],
-      },
+    ...forCylinders(({ count }) =>
+      renewal(
+        'spark-plugs',
+        'spark plugs',
+        'engine',
+        doing('', top, [2 * count, 4 * count - 1, 10 * count], {
+          tools: ['16 mm plug socket', 'torque wrench'],
+          tip: 'Engine cold. Blow the wells out first. Threads by hand.',
+        }),
+        {
+          when: PETROL,
+          reach: CYLINDER_NUMBERS.map((number) => open(`coil-${number}`, 'It sits on the plug.')),
+          why: 'It misfires, and the catalyst pays.',
+          lastsYears: 4,
+          parts: [['spark plug', count, 9]],
+        },
+      ),
     ),
-    renewal(
-      'glow-plugs',
-      'glow plugs',
-      'engine',
-      doing('', top, [12, 30, 120], {
-        tools: ['10 mm deep socket', 'torque wrench', 'penetrant'],
-        tip: 'Soak the day before, by the maker’s breaking torque and no more: one that breaks means the head.',
-      }),
-      {
-        when: DIESEL,
-        reach: [open('glow-bar', 'The rail lies on them.')],
-        why: 'It starts badly the first frosty morning.',
-        lastsYears: 7,
-        parts: [['glow plug', 4, 14]],
-      },
+    ...forCylinders(({ count }) =>
+      renewal(
+        'glow-plugs',
+        'glow plugs',
+        'engine',
+        doing('', top, [3 * count, 8 * count - 2, 30 * count], {
+          tools: ['10 mm deep socket', 'torque wrench', 'penetrant'],
+          tip: 'Soak the day before, by the maker’s breaking torque and no more: one that breaks means the head.',
+        }),
+        {
+          when: DIESEL,
+          reach: [open('glow-bar', 'The rail lies on them.')],
+          why: 'It starts badly the first frosty morning.',
+          lastsYears: 7,
+          parts: [['glow plug', count, 14]],
+        },
+      ),
     ),
     renewal('starter', 'starter brushes and solenoid', 'starter', doing('', below, [15, 30, 60]), {
       reach: [open('starter-bolts', 'It is on the bell housing.')],
@@ -178,31 +194,35 @@ export const worthOnTheEngine: Piece = {
       lastsYears: 8,
       parts: [['regulator with brushes', 1, 42]],
     }),
-    renewal(
-      'exhaust-studs',
-      'exhaust studs and gasket',
-      'engine',
-      doing('', below, [15, 30, 120], {
-        tools: ['stud extractor', 'penetrant', 'heat'],
-        cautions: ['eyes'],
-        tip: 'Soaked and hot, never cold and angry. What breaks flush is drilled with a jig.',
-      }),
-      {
-        reach: [
-          out,
-          open('downpipe-manifold', 'The front pipe hangs on them.'),
-          open('downpipe-turbo', 'The front pipe hangs on them.'),
-          open('flex-clamp-turbo', 'The flex pipe hangs on it.'),
-          whileOff('turbo', 'With the turbocharger off every stud is free.'),
-        ],
-        why: 'It blows, ticks and burns the loom.',
-        lastsYears: 7,
-        parts: [
-          ['exhaust stud with nut', 3, 4],
-          ['exhaust gasket', 1, 14],
-        ],
-      },
-    ),
+    ...forCylinders(({ arranged }) => {
+      const flanges = arranged === 'v' ? 2 : 1;
+      return renewal(
+        'exhaust-studs',
+        'exhaust studs and gasket',
+        'engine',
+        doing('', below, [15 * flanges, 30 * flanges, 120 * flanges], {
+          tools: ['stud extractor', 'penetrant', 'heat'],
+          cautions: ['eyes'],
+          tip: 'Soaked and hot, never cold and angry. What breaks flush is drilled with a jig.',
+        }),
+        {
+          reach: [
+            out,
+            open('downpipe-manifold', 'The front pipe hangs on them.'),
+            open('downpipe-second-bank', 'The front pipe hangs on them.'),
+            open('downpipe-turbo', 'The front pipe hangs on them.'),
+            open('flex-clamp-turbo', 'The flex pipe hangs on it.'),
+            whileOff('turbo', 'With the turbocharger off every stud is free.'),
+          ],
+          why: 'It blows, ticks and burns the loom.',
+          lastsYears: 7,
+          parts: [
+            ['exhaust stud with nut', 3 * flanges, 4],
+            ['exhaust gasket', flanges, 14],
+          ],
+        },
+      );
+    }),
     renewal('turbo-oil-lines', 'turbo oil lines', 'turbo', doing('', nose, [12, 25, 60]), {
       reach: [open('turbo-nuts', 'They run behind it.')],
       why: 'A blocked one is a dead turbocharger.',

@@ -156,8 +156,10 @@ export class Trouble {
     });
   }
 
-  /** Cylinders, as far as the map names one thing for each: coils or injectors. */
+  /** Cylinders, as the map has them; where it does not say, as far as it names a coil or an injector for each. */
   protected readonly cylinders = computed(() => {
+    const said = this.desk.job()?.plan.map.cylinders;
+    if (said) return said.count;
     const ids = [...(this.desk.state()?.work.connections.keys() ?? [])];
     const each = ['coil-', 'injector-'].map(
       (begins) => ids.filter((id) => new RegExp(`^${begins}\\d+`).test(id)).length,

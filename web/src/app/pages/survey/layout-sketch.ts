@@ -25,6 +25,11 @@ const along = (length: number): Pick<Sketch, 'engine' | 'gearbox'> => ({
 /** Machines from above, nose to the left: where engine and gearbox sit and what they drive. */
 const SKETCHES: Readonly<Record<string, Sketch>> = {
   'transverse-cradle': { ...across(22), lines: 'M30 14 V24 M30 60 V70 M16 20 H44 M16 64 H44' },
+  'transverse-automatic': {
+    engine: { x: 22, y: 24, width: 16, height: 22 },
+    gearbox: { x: 20, y: 46, width: 18, height: 16 },
+    lines: 'M30 14 V24 M30 62 V70 M16 20 H44 M16 64 H44',
+  },
   'longitudinal-manual': { ...along(20), lines: 'M70 42 H112 M112 14 V70 M62 42 L66 28' },
   'longitudinal-automatic': { ...along(26), lines: 'M76 42 H112 M112 14 V70' },
   'frame-four-wheel-drive': {
