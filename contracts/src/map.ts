@@ -16,6 +16,7 @@ import {
   type Access,
   type Adaptation,
   type AdjustmentSpec,
+  type Breakage,
   type CheckScope,
   type CheckStep,
   type Chore,
@@ -347,6 +348,9 @@ export const renewalSchema = record<Renewal>({
   lastsYears: positive(100),
   after: optionalList(id(), 40),
   drains: named(),
+  breaks: record<Breakage>({ what: text(), guideCents: count(1_000_000_000), days: amount(1_000) })
+    .optional()
+    .default(undefined),
 });
 
 /** A whole connection map, field by field. What its fields mean together is checked by core’s `problemsOf`. */

@@ -15,6 +15,7 @@ export const ratesSchema = record<Rates>({
   hourCents: cents(),
   litreCents: cents(),
   fastenerCents: cents(),
+  dayCents: cents().optional().default(undefined),
 });
 
 export const keepRatesSchema = record<ToKeep<Rates>>({ revision: count(10_000_000), document: ratesSchema });

@@ -109,6 +109,7 @@ export function benchOperations(plan: JobPlan, out: Requirements, bench: BenchRe
       lastsYears: _lasts,
       drains: _drains,
       after: _after,
+      breaks: _breaks,
       ...step
     }) => ({
       ...step,

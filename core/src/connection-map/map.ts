@@ -134,6 +134,15 @@ export interface Renewal extends StepSpec {
   readonly after?: readonly string[];
   /** The circuit that runs out when it is opened. */
   readonly drains?: CircuitId;
+  /** What it takes along when it fails; absent: nothing but itself. */
+  readonly breaks?: Breakage;
+}
+
+/** What breaks with something that fails: what it is, about what it costs on top, and the days the machine stands for it. */
+export interface Breakage {
+  readonly what: string;
+  readonly guideCents: number;
+  readonly days: number;
 }
 
 /** A step of first start or handover that no connection gives rise to. */

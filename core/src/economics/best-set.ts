@@ -7,6 +7,8 @@ export interface SetProblem {
     readonly minutes: number;
     /** The chance that it fails before the next time out, where it is left. */
     readonly chance: number;
+    /** What it takes along when it fails. */
+    readonly harm?: number;
   }[];
   /** What has to be done once for any of some items, now. */
   readonly now: readonly {
@@ -52,7 +54,7 @@ export function valueOf(problem: SetProblem, chosen: readonly number[]): ValuedS
   let later = 0;
   problem.items.forEach((item, index) => {
     if (set.has(index)) pay(item);
-    else later += item.chance * item.cost;
+    else later += expectedOf(item);
   });
   for (const shared of problem.now) if (shared.items.some((item) => set.has(item))) pay(shared);
   for (const { items, cost } of problem.later) {
@@ -61,6 +63,9 @@ export function valueOf(problem: SetProblem, chosen: readonly number[]): ValuedS
   }
   return { chosen: [...set].sort((one, other) => one - other), later, ...spent };
 }
+
+/** What leaving an item is expected to cost of itself: its own work by then, and what it takes along. */
+const expectedOf = ({ chance, cost, harm = 0 }: SetProblem['items'][number]) => chance * (cost + harm);
 
 const chanceOf = ({ items }: SetProblem, item: number) => Math.min(NEARLY_SURE, items[item]?.chance ?? 0);
 
@@ -254,7 +259,7 @@ function marginalsOf(problem: SetProblem) {
       for (const item of order) {
         const one = known[item];
         if (!one) continue;
-        let add = price(one.own) - one.own.chance * one.own.cost;
+        let add = price(one.own) - expectedOf(one.own);
         for (const { shared, index } of one.opens) {
           if (opened[index] === 1) continue;
           opened[index] = 1;

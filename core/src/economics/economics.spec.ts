@@ -14,10 +14,19 @@ const problems = (least: number, most: number) =>
       { minLength: 1 },
     );
     return fc.record({
-      items: fc.array(fc.record({ cost, cash: cost, minutes, chance: fc.double({ min: 0, max: 0.95, noNaN: true }) }), {
-        minLength: count,
-        maxLength: count,
-      }),
+      items: fc.array(
+        fc.record({
+          cost,
+          cash: cost,
+          minutes,
+          chance: fc.double({ min: 0, max: 0.95, noNaN: true }),
+          harm: fc.integer({ min: 0, max: 90_000 }),
+        }),
+        {
+          minLength: count,
+          maxLength: count,
+        },
+      ),
       now: fc.array(fc.record({ items: some, cost, cash: cost, minutes }), { maxLength: 6 }),
       later: fc.array(fc.record({ items: some, cost: fc.integer({ min: 1, max: 150_000 }) }), { maxLength: 6 }),
     });
@@ -140,6 +149,22 @@ describe('now or later', () => {
     expect(of('clutch')).toMatchObject({ yearsLeft: 2, guessed: true });
     expect(of('rear-crank-seal')).toMatchObject({ yearsLeft: 6, guessed: false });
     expect(of('clutch')?.chance).toBeGreaterThan(of('rear-crank-seal')?.chance ?? 1);
+  });
+
+  it('reckons what breaks with it, and the days the machine stands: the bolder the harm, the smaller a chance pays', () => {
+    const drive = of('timing-drive');
+    const { guideCents, days } = drive?.renewal.breaks ?? { guideCents: 0, days: 0 };
+    expect(guideCents).toBeGreaterThan(100_000);
+    expect(drive?.harmCents).toBe(guideCents + days * USUAL_RATES.dayCents);
+    const withoutHarm = (drive?.now.cents ?? 0) / (drive?.later?.cents ?? 1);
+    expect(drive?.breakEven).toBeLessThan(withoutHarm / 2);
+    const dear = nowOrLater(plan, NOTHING_DECIDED, {
+      yearsIn: 5,
+      lives: new Map(),
+      rates: { ...USUAL_RATES, dayCents: 90_000 },
+    }).bargains.find(({ renewal }) => renewal.id === 'timing-drive');
+    expect(dear?.harmCents).toBe(guideCents + days * 90_000);
+    expect(of('head-cover-gasket')?.harmCents).toBe(0);
   });
 
   it('charges the parting once: the set between engine and gearbox is chosen together or not at all', () => {

@@ -4,7 +4,7 @@ import { deedsBack, refitOf } from '../refit/index.js';
 import { teardownOf, type DeedSteps, type Operation, type Teardown } from '../teardown/index.js';
 import { bestSets, MOST_ITEMS, type Limits, type SetProblem, type ValuedSet } from './best-set.js';
 import { chanceWithin, usualYearsLeft } from './chance.js';
-import type { Rates } from './rates.js';
+import { USUAL_RATES, type Rates } from './rates.js';
 
 /** What something costs: minutes of one pair of hands, what is bought for it, and both together in hundredths. */
 export interface Price {
@@ -26,6 +26,8 @@ export interface Bargain {
   readonly later?: Price;
   /** The way it would be reached by then. */
   readonly laterBy?: string;
+  /** What it takes along when it fails: what breaks, and the days the machine stands for it, in hundredths. */
+  readonly harmCents: number;
   /** The chance of its failing above which now is the cheaper. */
   readonly breakEven?: number;
   readonly yearsLeft: number;
@@ -125,6 +127,7 @@ export function nowOrLater(plan: JobPlan, decisions: BenchDecisions, terms: Reck
     const open = priced(more, rates);
     const now = sum(own, open);
     const guess = lives.get(renewal.id);
+    const harmCents = harmOf(renewal, rates);
     const yearsLeft = guess ?? usualYearsLeft(renewal.lastsYears);
     weighed.push({
       now: more,
@@ -134,11 +137,12 @@ export function nowOrLater(plan: JobPlan, decisions: BenchDecisions, terms: Reck
         own,
         open,
         now,
+        harmCents,
         ...(least
           ? {
               later: sum(own, least.price),
               laterBy: least.name,
-              breakEven: Math.min(1, now.cents / Math.max(1, sum(own, least.price).cents)),
+              breakEven: Math.min(1, now.cents / Math.max(1, sum(own, least.price).cents + harmCents)),
             }
           : {}),
         yearsLeft,
@@ -148,11 +152,12 @@ export function nowOrLater(plan: JobPlan, decisions: BenchDecisions, terms: Reck
     });
   }
   const problem: SetProblem = {
-    items: weighed.map(({ bargain: { own, chance } }) => ({
+    items: weighed.map(({ bargain: { own, chance, harmCents } }) => ({
       cost: own.cents,
       cash: own.cashCents,
       minutes: own.minutes,
       chance,
+      harm: harmCents,
     })),
     now: shared(weighed.map(({ now }) => now)).map(({ items, element }) => {
       const { cents, cashCents, minutes } = priced([element], rates);
@@ -257,6 +262,11 @@ function unique(elements: readonly Element[]): readonly Element[] {
 
 function partsCents({ parts }: Renewal): number {
   return parts.reduce((cents, { count, guideCents }) => cents + count * guideCents, 0);
+}
+
+/** What fails with it, and what the days cost on which the machine stands for that. */
+function harmOf({ breaks }: Renewal, { dayCents = USUAL_RATES.dayCents }: Rates): number {
+  return breaks ? breaks.guideCents + Math.round(breaks.days * dayCents) : 0;
 }
 
 function priced(elements: readonly Element[], { hourCents }: Rates): Price {

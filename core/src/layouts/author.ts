@@ -1,6 +1,7 @@
 import type {
   Access,
   AccessReason,
+  Breakage,
   Chore,
   Connection,
   ConnectionId,
@@ -253,13 +254,20 @@ export function chore(
   return { id, half, ...spec, ...order };
 }
 
+/** What something that fails takes along: about so much money on top, and so many days that the machine stands for it. */
+export const breaks = (what: string, money: number, days: number): Breakage => ({
+  what,
+  guideCents: Math.round(money * 100),
+  days,
+});
+
 /** Something worth renewing while one can get at it, by its name where `spec` has no title; `parts` by what they are and about what each costs. */
 export function renewal(
   id: string,
   name: string,
   at: PartId,
   spec: StepSpec,
-  more: Pick<Renewal, 'reach' | 'why' | 'lastsYears' | 'drains' | 'after'> &
+  more: Pick<Renewal, 'reach' | 'why' | 'lastsYears' | 'drains' | 'after' | 'breaks'> &
     Pick<Optional<Renewal>, 'when'> & {
       readonly parts: readonly (readonly [what: string, count: number, each: number])[];
     },

@@ -1,5 +1,5 @@
 import type { NewPart, Renewal } from '../../connection-map/index.js';
-import { minutes, type Time } from '../author.js';
+import { breaks, minutes, type Time } from '../author.js';
 
 /** What is bought: pieces, and about what each costs, in the shop’s money. */
 type Bought = readonly (readonly [what: string, count: number, each: number])[];
@@ -27,16 +27,27 @@ export const HEAVIER_RENEWALS: Readonly<Record<string, Partial<Omit<Renewal, 'id
       tip: 'Disc and cover weigh as much as a wheel: in over guide studs, never by hand alone. New disc tried on the splines first.',
     },
   ),
-  'release-bearing': worth([6, 12, 25], [['release bearing', 1, 140]]),
-  'pilot-bearing': worth([8, 18, 40], [['pilot bearing', 1, 35]]),
-  'input-shaft-seal': worth([20, 35, 70], [['input shaft seal', 1, 48]]),
+  'release-bearing': worth([6, 12, 25], [['release bearing', 1, 140]], {
+    breaks: breaks('it cuts the fingers of the clutch cover', 540, 1),
+  }),
+  'pilot-bearing': worth([8, 18, 40], [['pilot bearing', 1, 35]], {
+    breaks: breaks('it wears the end of the input shaft', 1_900, 5),
+  }),
+  'input-shaft-seal': worth([20, 35, 70], [['input shaft seal', 1, 48]], {
+    breaks: breaks('oil on the clutch disc, which is scrap', 310, 1),
+  }),
   'timing-drive': worth([120, 200, 360], [['timing gears and idler', 1, 780]], {
     tip: 'Gears by their marks, play between them measured, in the maker’s order. Engine cold.',
+    breaks: breaks('gears strip: pistons, valves and camshaft', 7_500, 14),
   }),
   'head-cover-gasket': worth([12, 25, 45], [['cylinder head cover gasket', 1, 74]]),
   'sump-gasket': worth([30, 50, 90], [['sump gasket', 1, 68]], { hands: 2 }),
-  'water-pump': worth([40, 70, 140], [['water pump with gasket', 1, 290]]),
-  thermostat: worth([12, 25, 50], [['thermostats with seals', 2, 44]]),
+  'water-pump': worth([40, 70, 140], [['water pump with gasket', 1, 290]], {
+    breaks: breaks('the engine boils: head gaskets', 2_400, 5),
+  }),
+  thermostat: worth([12, 25, 50], [['thermostats with seals', 2, 44]], {
+    breaks: breaks('the engine boils: head gaskets', 2_400, 5),
+  }),
   'belt-and-tensioner': worth(
     [8, 15, 30],
     [
@@ -62,5 +73,6 @@ export const HEAVIER_RENEWALS: Readonly<Record<string, Partial<Omit<Renewal, 'id
       ['turbo oil feed', 1, 85],
       ['oil return with gaskets', 1, 52],
     ],
+    { breaks: breaks('the turbocharger runs dry', 1_900, 4) },
   ),
 };

@@ -1,4 +1,4 @@
-import { below, doing, renewal } from '../../author.js';
+import { below, breaks, doing, renewal } from '../../author.js';
 import type { Piece } from '../../template.js';
 import { open, parted } from './reach.js';
 
@@ -50,6 +50,7 @@ export const worthBetween: Piece = {
       reach: [parted],
       why: 'It howls with the pedal down, then it seizes.',
       lastsYears: 9,
+      breaks: breaks('it cuts the fingers of the clutch cover', 105, 1),
       parts: [['release bearing', 1, 38]],
     }),
     renewal(
@@ -62,6 +63,7 @@ export const worthBetween: Piece = {
         reach: [parted],
         why: 'The gears drag and nobody finds why.',
         lastsYears: 12,
+        breaks: breaks('it wears the end of the input shaft', 620, 4),
         parts: [['pilot bearing', 1, 12]],
       },
     ),
@@ -75,6 +77,7 @@ export const worthBetween: Piece = {
         reach: [parted],
         why: 'Gear oil on the clutch disc: the disc is scrap.',
         lastsYears: 12,
+        breaks: breaks('oil on the clutch disc, which is scrap', 85, 1),
         drains: 'gearbox-oil',
         parts: [['input shaft seal', 1, 14]],
       },

@@ -1,4 +1,4 @@
-import { below, doing, nose, renewal, top } from '../../author.js';
+import { below, breaks, doing, nose, renewal, top } from '../../author.js';
 import { CYLINDER_NUMBERS, forCylinders } from '../../cylinders.js';
 import type { Piece } from '../../template.js';
 import { off, open, out, parted, whileOff } from './reach.js';
@@ -34,6 +34,7 @@ export const worthOnTheEngine: Piece = {
           reach: [off('timing-cover', 'It runs behind the cover.')],
           why: 'When it goes, the valves meet the pistons.',
           lastsYears: 8,
+          breaks: breaks('bent valves, and the head comes off', 1_900, 8),
           after: ['water-pump', 'front-crank-seal'],
           parts: [['timing set', 1, arranged === 'v' ? 290 : 165]],
         },
@@ -69,6 +70,7 @@ export const worthOnTheEngine: Piece = {
         reach: [out, off('sump', 'It hangs in the sump.')],
         why: 'Half blocked, it starves the bearings when the oil is cold.',
         lastsYears: 12,
+        breaks: breaks('the crank bearings starve', 2_600, 10),
         parts: [['pick-up O-ring', 1, 4]],
       },
     ),
@@ -86,6 +88,7 @@ export const worthOnTheEngine: Piece = {
         ],
         why: 'Rusted through from inside, they let the coolant go at once.',
         lastsYears: 18,
+        breaks: breaks('it boils before anybody looks: the head gasket', 950, 5),
         drains: 'coolant',
         parts: [['core plug', 3, 5]],
       },
@@ -103,6 +106,7 @@ export const worthOnTheEngine: Piece = {
         ],
         why: 'It weeps, then it seizes and takes the belt along.',
         lastsYears: 9,
+        breaks: breaks('the belt goes with it and the engine boils', 450, 3),
         drains: 'coolant',
         parts: [['water pump with gasket', 1, 72]],
       },
@@ -111,6 +115,7 @@ export const worthOnTheEngine: Piece = {
       reach: [open('upper-hose', 'It sits under the hose.'), open('pipe-hose-feed', 'It sits under the hose.')],
       why: 'Stuck shut it boils, stuck open it never warms.',
       lastsYears: 8,
+      breaks: breaks('the head gasket', 950, 5),
       drains: 'coolant',
       parts: [['thermostat with seal', 1, 24]],
     }),
@@ -227,6 +232,7 @@ export const worthOnTheEngine: Piece = {
       reach: [open('turbo-nuts', 'They run behind it.')],
       why: 'A blocked one is a dead turbocharger.',
       lastsYears: 9,
+      breaks: breaks('the turbocharger runs dry', 880, 4),
       parts: [
         ['turbo oil feed', 1, 38],
         ['oil return with gaskets', 1, 19],

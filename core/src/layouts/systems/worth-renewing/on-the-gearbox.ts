@@ -1,4 +1,4 @@
-import { below, doing, inside, nose, renewal } from '../../author.js';
+import { below, breaks, doing, inside, nose, renewal } from '../../author.js';
 import type { Piece } from '../../template.js';
 import { off, open, parted } from './reach.js';
 
@@ -20,6 +20,7 @@ export const worthOnTheGearbox: Piece = {
         ],
         why: 'It drips, the level sinks, the gears howl.',
         lastsYears: 10,
+        breaks: breaks('run dry, the gearbox howls and goes', 1_400, 6),
         drains: 'gearbox-oil',
         parts: [['output shaft seal', 1, 13]],
       },
@@ -62,6 +63,7 @@ export const worthOnAnAutomatic: Piece = {
         reach: [parted, open('converter-shaft', 'The converter is in it.')],
         why: 'The gearbox runs itself dry through it.',
         lastsYears: 12,
+        breaks: breaks('run dry, the gearbox goes', 1_800, 7),
         drains: 'gearbox-oil',
         parts: [['converter seal', 1, 15]],
       },
@@ -78,6 +80,7 @@ export const worthOnAnAutomatic: Piece = {
         reach: [],
         why: 'Blocked, the clutches slip and burn.',
         lastsYears: 6,
+        breaks: breaks('the clutches in it slip and burn', 1_800, 7),
         drains: 'gearbox-oil',
         parts: [
           ['filter', 1, 38],

@@ -103,7 +103,7 @@ describe('now or later', () => {
   });
 
   it('reckons with the shop’s rates and the job’s limits', async () => {
-    const answers = { yearsIn: 4, budget: 200, hours: 3, currency: 'CHF', hour: 90, litre: 9, fastener: 2 };
+    const answers = { yearsIn: 4, budget: 200, hours: 3, currency: 'CHF', hour: 90, litre: 9, fastener: 2, day: 120 };
     const view = await opened(answers);
     await view.press('Reckoned with');
     await view.settle();
@@ -112,6 +112,7 @@ describe('now or later', () => {
       hourCents: 9_000,
       litreCents: 900,
       fastenerCents: 200,
+      dayCents: 12_000,
     });
     expect(view.server.entries[0]).toMatchObject({
       kind: 'terms-set',

@@ -1,6 +1,6 @@
 import { optionalAmount, optionalPositive, positive } from '@brisk/contracts/fields';
 import { ratesSchema } from '@brisk/contracts/rates';
-import type { Rates } from '@brisk/core/economics';
+import { USUAL_RATES, type Rates } from '@brisk/core/economics';
 import type { Terms } from '@brisk/core/ledger';
 import { reach } from 'yup';
 import type { Answers, Asking } from '../../ui/asking';
@@ -63,6 +63,7 @@ export function termsAsking(yearsIn: number, terms: Partial<Terms> | undefined, 
       money('hour', 'An hour of one person', rates.hourCents),
       money('litre', 'A litre of what is filled', rates.litreCents),
       money('fastener', 'A fastener that is new every time', rates.fastenerCents),
+      money('day', 'A day on which the machine stands', rates.dayCents ?? USUAL_RATES.dayCents),
     ],
     action: 'Reckon with this',
   };
@@ -72,12 +73,13 @@ const cents = (answer: string | number | undefined) => Math.round(Number(answer)
 const given = (answer: string | number | undefined) => answer !== undefined && answer !== '';
 
 /** The shop’s rates as they were answered. */
-export function ratesIn({ currency, hour, litre, fastener }: Answers): Rates {
+export function ratesIn({ currency, hour, litre, fastener, day }: Answers): Rates {
   return {
     currency: String(currency),
     hourCents: cents(hour),
     litreCents: cents(litre),
     fastenerCents: cents(fastener),
+    dayCents: cents(day),
   };
 }
 
