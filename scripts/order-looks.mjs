@@ -486,6 +486,8 @@ export const LOOKS = {
     looseFor(steps, map).some(({ minutes }) => minutes > 30),
   'the machine moved while a part is unbolted and still in it': ({ steps, map }) =>
     looseFor(steps, map).some(({ moved }) => moved),
+  'a cover off or a line open on the bench an hour longer than what is done for it meanwhile': ({ bench, work, map }) =>
+    openLonger(bench, work, map).some((minutes) => minutes > 60),
   'torque more than half an hour after the joint was closed': ({ steps, work }) =>
     steps.some(({ operation: { id, kind, connection }, startMin }) => {
       if (kind !== 'torque') return false;
@@ -543,6 +545,32 @@ function looseFor(steps, map) {
     );
     const last = latest(undone);
     return last ? [{ part, minutes: startMin - last.endMin, moved: last.height !== height }] : [];
+  });
+}
+
+/** By how many minutes each cover and line of the bench stands open beyond the steps that have to come in between. */
+function openLonger(bench, work, map) {
+  const of = (id) => bench.find(({ operation }) => operation.id === id);
+  const pairs = [
+    ...map.parts
+      .filter(({ id }) => /^(head-cover|sump|timing-cover|intake-manifold|turbo)/.test(id))
+      .map(({ id }) => [`remove:${id}`, `fit:${id}`]),
+    ...map.connections
+      .filter(({ kind, tools }) => (kind === 'pipe' || kind === 'hose') && tools.includes('plugs and caps'))
+      .map(({ id }) => [`open:${id}`, `close:${id}`]),
+  ];
+  return pairs.flatMap(([from, until]) => {
+    const [opened, closed] = [of(from), of(until)];
+    if (!opened || !closed) return [];
+    const first = before(work, until);
+    const between = bench.filter(
+      ({ operation, startMin }) =>
+        startMin >= opened.endMin - 1e-6 && startMin < closed.startMin && first.has(operation.id),
+    );
+    // What goes over to another unit is off until that stands there.
+    if (between.some(({ operation }) => /^shift:(change|carry)-/.test(operation.id))) return [];
+    const needed = between.reduce((sum, one) => sum + one.endMin - one.startMin, 0);
+    return [closed.startMin - opened.endMin - needed];
   });
 }
 

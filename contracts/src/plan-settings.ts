@@ -39,6 +39,7 @@ const crew = () =>
       stationMoveMin: amount(600),
       toolFetchMin: amount(600),
       jumpMin: optionalAmount(600),
+      openMin: optionalAmount(600),
     }),
     moveMachineMin: amount(600),
     raisedOn: oneOf(RAISED_ON).optional(),

@@ -71,6 +71,8 @@ export const causeSchema = record<Cause>({
   signs: mapOf<Readonly<Record<string, number>>>(mapOf(share(), MOST_ANSWERS), 100),
   lookMin: positive(MOST_MINUTES),
   mend: text(),
+  stop: optionalText(),
+  lookAfter: optionalList(id(), MOST_ANSWERS),
 });
 
 /** What a shop knows otherwise of what goes wrong. */

@@ -198,13 +198,22 @@ export interface NextTest {
   }[];
 }
 
+/** From this chance on the likeliest is minded, where it breaks more with every turn. */
+const MINDED_FROM = 0.15;
+
+/** Why nobody turns or runs the engine now: the likeliest of all is something that breaks more with every turn. */
+export function stopWords([likeliest]: readonly Belief[]): string | undefined {
+  return likeliest && likeliest.chance >= MINDED_FROM ? likeliest.cause?.stop : undefined;
+}
+
 /** What can hurt or break something costs so many minutes more; and every test its way there and back, or the cheapest tell nothing. */
 const RISK_MIN = 2;
 const WAY_MIN = 2;
 
 /**
  * Tests that fit the machine and were not done, the one first that tells most for its minutes: expected drop of the entropy of
- * what is believed, by the minutes it takes and what it risks. None that turns the key unless it `mayCrank`.
+ * what is believed, by the minutes it takes and what it risks. None that turns the key unless it `mayCrank`, nor while the
+ * likeliest breaks more with every turn.
  */
 export function nextTests(
   knowledge: TroubleKnowledge,
@@ -216,15 +225,18 @@ export function nextTests(
   const done = new Set(evidence.map(({ test }) => test));
   const reach = TEST_STATES.indexOf(canBe(evidence));
   const now = entropyOf(believed.map(({ chance }) => chance));
-  const looks = believed.slice(0, MOST_LOOKS).flatMap(({ cause }) => (cause ? [lookAt(cause)] : []));
-  return [...knowledge.tests, ...looks]
-    .filter(
-      (test) =>
-        (mayCrank || !test.cranks) &&
-        !done.has(test.id) &&
-        isFor(test.for, machine) &&
-        TEST_STATES.indexOf(test.state) <= reach,
-    )
+  const turns = mayCrank && stopWords(believed) === undefined;
+  const canBeDone = (test: TroubleTest) =>
+    (turns || !test.cranks) &&
+    !done.has(test.id) &&
+    isFor(test.for, machine) &&
+    TEST_STATES.indexOf(test.state) <= reach;
+  const left = knowledge.tests.filter(canBeDone);
+  const first = new Set(left.map(({ id }) => id));
+  const looks = believed
+    .slice(0, MOST_LOOKS)
+    .flatMap(({ cause }) => (cause && !cause.lookAfter?.some((id) => first.has(id)) ? [lookAt(cause)] : []));
+  return [...left, ...looks.filter(canBeDone)]
     .map((test): NextTest => {
       const answers = test.answers.map(({ id, words }) => {
         const joint = believed.map(({ cause, chance }) => chance * likelihood(cause, test, [id]));

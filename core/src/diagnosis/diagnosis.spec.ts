@@ -8,6 +8,7 @@ import {
   likelihood,
   nextTests,
   problemsOfKnowledge,
+  stopWords,
   TESTS,
   withComplaint,
   type Cause,
@@ -188,6 +189,48 @@ describe('the next test', () => {
     expect(offered.length).toBeGreaterThan(0);
     expect(offered.some(({ test }) => test.cranks)).toBe(false);
     for (const { test } of offered) expect(`${test.asked} ${test.how}`).not.toMatch(/one burst|at the key/i);
+  });
+
+  it.each([
+    ['timing-off', pickup, ['fires=rough', 'crank=normal', 'vacuum=low', 'codes=speed']],
+    ['converter-not-home', minibus, ['fires=well', 'crank=normal', 'drive=none', 'noise=scrape', 'noise-place=bell']],
+    ['flywheel-loose', pickup, ['fires=well', 'noise=knock', 'noise-place=bell', 'noise-speed=idle', 'vibration=revs']],
+  ] as const)('says stop and turns nothing while %s is the likeliest', (id, machine, pairs) => {
+    const evidence = saw(...pairs);
+    const believed = beliefs(KNOWLEDGE, machine, NONE, evidence);
+    expect(believed[0]?.cause?.id).toBe(id);
+    expect(stopWords(believed)).toBe(cause(id).stop);
+    const offered = nextTests(KNOWLEDGE, machine, believed, evidence);
+    expect(offered.length).toBeGreaterThan(0);
+    expect(offered.filter(({ test }) => test.cranks)).toEqual([]);
+  });
+
+  it('reads pressure and looks for bubbles on a rail before valve, sensor or pipe is taken off', () => {
+    const asked = (evidence: readonly Evidence[]) =>
+      nextTests(KNOWLEDGE, minibus, beliefs(KNOWLEDGE, minibus, NONE, evidence), evidence).map(
+        ({ test }) => test.looksAt ?? test.id,
+      );
+    const begun = saw('complaint=no-start', 'crank=normal', 'fires=never', 'codes=fuel');
+    const taken = ['metering-valve', 'rail-sensor', 'high-pressure-leak'];
+    expect(asked(begun).filter((one) => taken.includes(one))).toEqual([]);
+    expect(asked([...begun, ...saw('rail-pressure=low')]).filter((one) => taken.includes(one))).toEqual([]);
+    expect(asked([...begun, ...saw('rail-pressure=low', 'bubbles=clear')])).toEqual(expect.arrayContaining(taken));
+  });
+
+  it('comes to a disc the wrong way round in four tests that each tell something', () => {
+    const begun = saw('complaint=drive', 'crank=normal', 'fires=well', 'gears=grind');
+    const seen = ['pedal=usual', 'noise-place=bell', 'noise-pedal=no', 'turns-free=drags'];
+    let before = 0;
+    for (let done = 1; done <= seen.length; done += 1) {
+      const [first] = beliefs(KNOWLEDGE, pickup, NONE, [...begun, ...saw(...seen.slice(0, done))]);
+      expect(first?.cause?.id).toBe('disc-reversed');
+      expect(first?.chance).toBeGreaterThan(before);
+      before = first?.chance ?? 0;
+    }
+    expect(before).toBeGreaterThan(0.85);
+    expect(leading(pickup, 'complaint=drive', 'fires=well', 'gears=grind', 'fork-travel=short')).not.toBe(
+      'disc-reversed',
+    );
   });
 
   it('finds what is wrong sooner than going down the list', () => {

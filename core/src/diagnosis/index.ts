@@ -10,6 +10,7 @@ export {
   likelihood,
   lookAt,
   nextTests,
+  stopWords,
   OTHER,
   type Belief,
   type Evidence,

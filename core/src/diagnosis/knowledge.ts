@@ -71,6 +71,10 @@ export interface Cause {
   readonly lookMin: number;
   /** What is done about it. */
   readonly mend: string;
+  /** What it costs to turn or to run the engine on with it: nobody does while it is the likeliest. */
+  readonly stop?: string;
+  /** Tests that come before it is looked at outright: what is measured before anything is taken off. */
+  readonly lookAfter?: readonly string[];
 }
 
 /** All that is known of what goes wrong. */

@@ -55,11 +55,13 @@ export function keptOrder(net: TaskNet, schedule: Schedule): WorkOrder {
  * done fall out, edges stand above it. Grouped by place where there is no plan.
  */
 export function tasksIn(net: TaskNet, plan: WorkOrder | undefined): readonly Task[] {
-  const { operations, height, notBefore } = net.problem;
+  const { operations, height, notBefore, openings } = net.problem;
   // An order somebody made knows what has to wait; the grouped one puts it off, so that other work goes on meanwhile.
   const later = new Set([...(notBefore ?? [])].flatMap(([id, min]) => (min > 0 ? [id] : [])));
   const problem = { operations, graph: precedenceGraph(net.edges), height };
-  const ordered = plan ? followedOrder(plan.order)(problem) : groupedOrder({ ...problem, later });
+  const ordered = plan
+    ? followedOrder(plan.order)(problem)
+    : groupedOrder({ ...problem, later, ...(openings ? { openings } : {}) });
   for (const task of net.tasks) task.moveFirst = plan?.moveFirst?.includes(task.operation.id) ?? false;
   return ordered.flatMap(({ id }) => net.byId.get(id) ?? []);
 }

@@ -1,6 +1,6 @@
 import type { MachineHeight, Station } from '../connection-map/index.js';
 import { carrying, isDone, unsettled, type JobState, type Pin, type PlanSettings } from '../ledger/index.js';
-import { linesOf, stagesOf, type Load, type SchedulingProblem } from '../schedule/index.js';
+import { linesOf, openingsIn, stagesOf, type Load, type SchedulingProblem } from '../schedule/index.js';
 import {
   descendantsOf,
   phasesOf,
@@ -54,6 +54,7 @@ export function problemFor(
     outside: new Set(operations.filter(isLicensed).map(({ id }) => id)),
     runs: work.runs,
     lines: linesOf(operations, work.plan.map),
+    openings: openingsIn(operations, work.plan.map),
     stages: half === 'out' ? stagesOf(school, operations, edges, work.plan.map, work.lump) : new Map(),
     heldUp: left.filter(({ id }) => held.has(id)),
     lostPins: lost,

@@ -17,6 +17,8 @@ export interface Costs {
   readonly shortHanded: number;
   /** How often somebody has to be called to lend a hand. */
   readonly calls: number;
+  /** For how long covers are off and pipes stand open to dirt, all of them together. */
+  readonly openMin: number;
   /** Finish plus everything the crew counts against an order. */
   readonly objective: number;
 }
@@ -167,6 +169,9 @@ export class ScheduleBuilder {
       if (task.load !== undefined) carrying = loaded(carrying, task.load, this.net.gear);
     }
     const finishMin = Math.max(busyMin, waitedMin);
+    let openMin = 0;
+    for (const [opened, closed] of this.net.openings)
+      openMin += Math.max(0, closed.endMin - closed.minutes - opened.endMin);
     const objective =
       finishMin +
       heightChanges * weights.heightChangeMin +
@@ -174,8 +179,9 @@ export class ScheduleBuilder {
       toolFetches * weights.toolFetchMin +
       jumps * (weights.jumpMin ?? 0) +
       shortHanded * SHORT_HANDED_MIN +
-      calls * CALL_MIN;
-    return { finishMin, heightChanges, stationMoves, toolFetches, jumps, shortHanded, calls, objective };
+      calls * CALL_MIN +
+      openMin * (weights.openMin ?? 0);
+    return { finishMin, heightChanges, stationMoves, toolFetches, jumps, shortHanded, calls, openMin, objective };
   }
 
   /** The schedule that `order` comes to, in the order given. */

@@ -25,6 +25,8 @@ export interface Weights {
   readonly toolFetchMin: number;
   /** Going on with something that lies apart from what one was at. Absent: as in plans made before it was counted. */
   readonly jumpMin?: number;
+  /** Every minute for which a cover is off or a pipe stands open to dirt. Absent: as in plans made before it was counted. */
+  readonly openMin?: number;
 }
 
 /** From when to when a shop works, as times of day such as "07:30". */
@@ -51,7 +53,13 @@ export interface Crew {
   readonly cramped: readonly Station[];
 }
 
-export const USUAL_WEIGHTS: Weights = { heightChangeMin: 5, stationMoveMin: 1, toolFetchMin: 0.25, jumpMin: 0.5 };
+export const USUAL_WEIGHTS: Weights = {
+  heightChangeMin: 5,
+  stationMoveMin: 1,
+  toolFetchMin: 0.25,
+  jumpMin: 0.5,
+  openMin: 0.25,
+};
 
 /** How many people find room at a station that is not cramped. */
 export const ROOM = 2;

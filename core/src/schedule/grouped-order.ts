@@ -1,5 +1,5 @@
 import type { MachineHeight, Station } from '../connection-map/index.js';
-import type { Operation, OperationId } from '../teardown/index.js';
+import { ancestorsOf, type Operation, type OperationId } from '../teardown/index.js';
 import type { Orderer, OrderingProblem } from './problem.js';
 
 /** What is ready and what still waits, as the order grows. */
@@ -88,17 +88,38 @@ const other = (height: MachineHeight): MachineHeight => (height === 'ground' ? '
 export const groupedOrder: Orderer = (problem) => {
   const frontier = new Frontier(problem);
   const order: Operation[] = [];
+  const kindOf = new Map(problem.operations.map(({ id, kind }) => [id, kind]));
   let { height } = problem;
   let station = problem.station;
+  // What is undone for it right before opens it as well.
+  const opens = new Set(
+    problem.openings?.flatMap(({ from }) => [
+      from,
+      ...(problem.graph.into.get(from) ?? [])
+        .map(({ before }) => before)
+        .filter((id) => kindOf.get(id) === 'disconnect'),
+    ]),
+  );
+  /** What is on the way to closing each thing that stands open, the last opened first. */
+  const closing: ReadonlySet<OperationId>[] = [];
+  const soonest = (here: readonly Operation[]) => {
+    for (const way of closing) {
+      const found = here.find(({ id }) => way.has(id));
+      if (found) return found;
+    }
+    return here.find(({ id }) => !opens.has(id)) ?? here[0];
+  };
   for (let ready = frontier.ready(); ready.length > 0; ready = frontier.ready()) {
     const willing = ready.filter(({ id }) => !problem.later?.has(id));
     const choices = willing.length > 0 ? willing : ready;
     if (!choices.some((operation) => fitsHeight(operation, height))) height = other(height);
     const here = choices.filter((operation) => fitsHeight(operation, height));
     const next =
-      here.find((operation) => operation.station === station) ??
-      here.find((operation) => operation.station === busiest(here));
+      soonest(here.filter((operation) => operation.station === station)) ??
+      soonest(here.filter((operation) => operation.station === busiest(here)));
     if (!next) break;
+    for (const { from, until } of problem.openings ?? [])
+      if (from === next.id) closing.unshift(new Set([until, ...ancestorsOf(until, problem.graph)]));
     station = next.station;
     frontier.take(next);
     order.push(next);

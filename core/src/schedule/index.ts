@@ -24,6 +24,7 @@ export { chainOf, slackOf, type Link } from './explain.js';
 export { followedOrder } from './followed-order.js';
 export { helpCalls, type HelpCall } from './help.js';
 export { groupedOrder } from './grouped-order.js';
+export { openingsIn, type Opening } from './openings.js';
 export type { Load, Orderer, OrderingProblem, SchedulingProblem } from './problem.js';
 export {
   crewSetups,

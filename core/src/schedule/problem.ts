@@ -2,6 +2,7 @@ import type { MachineHeight, Station } from '../connection-map/index.js';
 import type { Operation, OperationId, Precedence, PrecedenceGraph, Run } from '../teardown/index.js';
 import type { InLine } from './alike.js';
 import type { Crew } from './crew.js';
+import type { Opening } from './openings.js';
 
 /** What an orderer is asked: which operations to put in order, and where the crew stands now. */
 export interface OrderingProblem {
@@ -12,6 +13,8 @@ export interface OrderingProblem {
   readonly station?: Station;
   /** Put off as far as the edges allow: stuck or skipped for now. */
   readonly later?: ReadonlySet<OperationId>;
+  /** What stands open to dirt between two of them: it is closed before other work is gone on with, and opened last. */
+  readonly openings?: readonly Opening[];
 }
 
 /** Puts every operation of a problem in an order that respects every edge. The seam for better searches. */
@@ -43,6 +46,8 @@ export interface SchedulingProblem {
   readonly stages?: ReadonlyMap<OperationId, number>;
   /** What each step belongs with, for those that belong with anything. */
   readonly lines?: ReadonlyMap<OperationId, InLine>;
+  /** What stands open to dirt between two steps. */
+  readonly openings?: readonly Opening[];
   /** Steps that are one job: the same people go straight on from the first to the second. */
   readonly runs?: readonly Run[];
 }

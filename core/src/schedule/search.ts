@@ -130,6 +130,7 @@ export class Search {
         busy: chance(3),
         tools: chance(1),
         alike: chance(3),
+        shut: chance(6),
         chance: chance(2),
       };
       this.mark(new Set());

@@ -1,6 +1,6 @@
 import type { RandomGenerator } from 'pure-rand/types/RandomGenerator';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
-import type { Task, TaskNet } from './task.js';
+import { precedes, type Task, type TaskNet } from './task.js';
 
 /** How much a rule thinks of each good reason to take a task next. */
 export interface Rule {
@@ -16,16 +16,18 @@ export interface Rule {
   readonly tools: number;
   /** It is the next in the row of the last one. */
   readonly alike: number;
+  /** It closes what stands open, or opens nothing that would. */
+  readonly shut: number;
   /** Chance, up to this much. */
   readonly chance: number;
 }
 
 /** Rules that each make one good beginning. */
 export const RULES: readonly Rule[] = [
-  { stay: 4, height: 10, urgent: 1, busy: 2, tools: 0.5, alike: 2, chance: 0 },
-  { stay: 4, height: 10, urgent: 0, busy: 0, tools: 1, alike: 2, chance: 0 },
-  { stay: 1, height: 6, urgent: 5, busy: 0, tools: 0, alike: 0.5, chance: 0 },
-  { stay: 0, height: 2, urgent: 1, busy: 0, tools: 0, alike: 0, chance: 0 },
+  { stay: 4, height: 10, urgent: 1, busy: 2, tools: 0.5, alike: 2, shut: 3, chance: 0 },
+  { stay: 4, height: 10, urgent: 0, busy: 0, tools: 1, alike: 2, shut: 6, chance: 0 },
+  { stay: 1, height: 6, urgent: 5, busy: 0, tools: 0, alike: 0.5, shut: 0, chance: 0 },
+  { stay: 0, height: 2, urgent: 1, busy: 0, tools: 0, alike: 0, shut: 0, chance: 0 },
 ];
 
 /** Minutes of the longest chain of work from the beginning of each task, by index. */
@@ -45,6 +47,14 @@ function nextInRow(last: Task | undefined, task: Task): number {
   return task.inLine < last.inLine ? 0.5 : 1 / (1 + 0.01 * (task.inLine - last.inLine));
 }
 
+/** For everything that is opened: the tasks that have to be done before it is closed, and closing it. */
+function onTheWayToClosing({ openings, tasks }: TaskNet): readonly (readonly [from: Task, way: ReadonlySet<Task>])[] {
+  return openings.map(([from, until]) => [
+    from,
+    new Set(tasks.filter((task) => task === until || (precedes(from, task) && precedes(task, until)))),
+  ]);
+}
+
 /** An order of the tasks by `rule`: of those that could come next, always the one the rule thinks most of. */
 export function orderBy(net: TaskNet, rule: Rule, random: RandomGenerator): readonly Task[] {
   const tails = tailsOf(net);
@@ -54,6 +64,9 @@ export function orderBy(net: TaskNet, rule: Rule, random: RandomGenerator): read
   const work = [...workAt.values()].reduce((sum, minutes) => sum + minutes, 1);
   let { height } = net.problem;
   let last: Task | undefined;
+  const opens = new Set(net.openings.map(([from]) => from));
+  const shuts = onTheWayToClosing(net);
+  const done = new Set<Task>();
   const score = (task: Task) => {
     const needs = task.operation.height;
     return (
@@ -63,6 +76,8 @@ export function orderBy(net: TaskNet, rule: Rule, random: RandomGenerator): read
       (rule.busy * (workAt.get(task.station) ?? 0)) / work +
       (task.tools.some((tool) => last?.tools.includes(tool)) ? rule.tools : 0) +
       rule.alike * nextInRow(last, task) +
+      (opens.has(task) ? -rule.shut : 0) +
+      (shuts.some(([from, way]) => done.has(from) && way.has(task)) ? rule.shut : 0) +
       (rule.chance === 0 ? 0 : rule.chance * uniformFloat64(random))
     );
   };
@@ -77,6 +92,7 @@ export function orderBy(net: TaskNet, rule: Rule, random: RandomGenerator): read
         if (thought > most) [best, most] = [task, thought];
       }
       if (!best) return best;
+      done.add(best);
       workAt.set(best.station, (workAt.get(best.station) ?? 0) - best.minutes);
       if (best.operation.height !== 'either') height = best.operation.height;
       last = best;

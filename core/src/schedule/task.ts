@@ -68,6 +68,8 @@ export interface TaskNet {
   readonly toolCount: number;
   /** How many find room at each station, by its index. */
   readonly room: readonly number[];
+  /** What stands open to dirt, from the end of the first to the beginning of the second. */
+  readonly openings: readonly (readonly [from: Task, until: Task])[];
   /** How many pieces of gear give the weight back after a `takes-all`. */
   readonly gear: number;
 }
@@ -151,6 +153,10 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
     for (const task of run) task.handsHeld = held;
   }
   const topological = linked(edges, tasks, byId);
+  const openings = (problem.openings ?? []).flatMap(({ from, until }): TaskNet['openings'] => {
+    const [first, then] = [byId.get(from), byId.get(until)];
+    return first && then ? [[first, then]] : [];
+  });
   return {
     problem,
     edges,
@@ -158,6 +164,7 @@ export function taskNet(problem: SchedulingProblem): TaskNet {
     byId,
     topological,
     toolCount: toolNumbers.size,
+    openings,
     room: STATIONS.map((station) => (crew.cramped.includes(station) ? 1 : ROOM)),
     gear: tasks.filter(({ load }) => load === 'gives-back').length,
   };

@@ -14,6 +14,7 @@ import {
 import { byMoves, type MovesOut } from './by-moves.js';
 import { benchOf, NOTHING_DECIDED, openedInAll, type Bench, type BenchDecisions } from '../bench/index.js';
 import { deedsBack, refitOf } from '../refit/index.js';
+import { coverRuns } from './cover-runs.js';
 import {
   holdPointsFor,
   motionOn,
@@ -115,7 +116,9 @@ function derived(whole: JobPlan, decided: BenchDecisions): Work {
     runs: planHeldTo(whole, 3)
       ? [
           ...torqueRuns(together, graph, planHeldTo(whole, 8) ? LEND_A_HAND_MIN : 0),
-          ...(planHeldTo(whole, 8) ? rowRuns(whole, operations) : []),
+          ...(planHeldTo(whole, 8)
+            ? [...rowRuns(whole, operations), ...coverRuns(bench.removed.keys(), together, graph)]
+            : []),
           ...runsOf([...teardown.hanging, ...bench.hanging], together),
           ...bench.meetings,
           ...refit.meetings,

@@ -27,9 +27,38 @@ const LOOK_MIN: Readonly<Record<string, number>> = {
   'front-seal': 20,
   'flywheel-loose': 30,
   balance: 60,
+  // What is seen on a gauge or in a clear hose before anything is taken off.
+  'metering-valve': 15,
+  'rail-sensor': 15,
+  'high-pressure-leak': 15,
+  'air-in-fuel': 20,
   'battery-dead': 15,
   'pins-swapped': 30,
   'pin-back': 25,
+};
+
+/** Causes with which every turn on the key, or every second of running, breaks more. */
+const STOP: Readonly<Record<string, string>> = {
+  'timing-off': 'A tooth or two out, and valves meet pistons: by hand only, until every mark has been seen.',
+  'belt-broken': 'Valves may stand in the way of pistons: by hand only, and it stops where it stops.',
+  'converter-not-home': 'It grinds its pump to pieces: not another turn before the bell is off.',
+  'flywheel-loose': 'It leaves through the bell: not another turn before every bolt has been seen.',
+  'engine-dry': 'Bearings without oil last seconds: oil first, primed with the fuel off.',
+  'gearbox-dry': 'Gears without oil seize: filled first, turned by hand.',
+  'oil-not-primed': 'Bearings without pressure last seconds: primed with the fuel off first.',
+  'oil-strainer': 'Bearings without pressure last seconds: level first, then the sump off.',
+  'engine-stuck': 'What is in the way bends: plugs or injectors out, turned by hand.',
+  'high-pressure-leak': 'It sprays through skin and burns: pressure off first, then one looks.',
+};
+
+/** What a gauge or a clear piece of hose tells of a rail before anything of it is taken off. */
+const RAIL_FIRST = ['rail-pressure', 'bubbles'];
+const LOOK_AFTER: Readonly<Record<string, readonly string[]>> = {
+  'metering-valve': RAIL_FIRST,
+  'rail-sensor': RAIL_FIRST,
+  'high-pressure-leak': RAIL_FIRST,
+  'injector-leaks-off': RAIL_FIRST,
+  'disc-reversed': ['fork-travel', 'turns-free'],
 };
 
 /** Joints of one kind by the cylinders they serve: as many as any layout has. */
@@ -54,6 +83,8 @@ export const cause = (
   signs,
   lookMin: LOOK_MIN[id] ?? A_LOOK_MIN,
   mend,
+  ...(LOOK_AFTER[id] ? { lookAfter: LOOK_AFTER[id] } : {}),
+  ...(STOP[id] === undefined ? {} : { stop: STOP[id] }),
   ...(only ? { for: only } : {}),
 });
 

@@ -1,4 +1,4 @@
-import { HOT } from '../cautions.js';
+import { HOT, STOPPED } from '../cautions.js';
 import type { TroubleTest } from '../knowledge.js';
 import { test } from './test.js';
 
@@ -44,6 +44,30 @@ export const ON_THE_ROAD: readonly TroubleTest[] = [
       ['hard', 'Hard', 0.03],
     ],
     { for: { gearbox: 'manual' } },
+  ),
+  test(
+    'fork-travel',
+    'How far does the release fork or its cylinder go with the pedal down?',
+    'Rule beside it, somebody on the pedal, against the maker’s figure; hands clear of the fork.',
+    4,
+    'standing',
+    [
+      ['full', 'All of it', 0.92],
+      ['short', 'Less', 0.08],
+    ],
+    { for: { gearbox: 'manual' }, caution: STOPPED },
+  ),
+  test(
+    'turns-free',
+    'Pedal down and a gear in: does the drive turn free by hand?',
+    'Driven wheels off the ground or the shaft in hand, engine off, key out; somebody on the pedal.',
+    5,
+    'standing',
+    [
+      ['free', 'It does', 0.93],
+      ['drags', 'The engine goes with it', 0.07],
+    ],
+    { for: { gearbox: 'manual' }, caution: STOPPED },
   ),
   test(
     'bite',

@@ -105,11 +105,11 @@ export const insideTheEngine: Piece = {
     chore(
       'hung-for-sump',
       'bench',
-      doing('Hang the engine on its stand by the bell face, so that nothing rests on the sump', nose, [8, 15, 30], {
+      doing('Hold the engine at its mount brackets, so that nothing rests on the sump', nose, [8, 15, 30], {
         hands: 2,
         tools: ['engine stand', 'engine hoist', 'rated slings'],
         cautions: ['under-load'],
-        tip: 'Bolts as long as the bell’s own, all of them. Rocked by hand before the hoist goes slack.',
+        tip: 'A stand that grips it there, blocks at both ends; not by the bell face, where the gearbox is or comes again. Rocked by hand before the hoist goes slack.',
         moves: ['weight'],
       }),
       {

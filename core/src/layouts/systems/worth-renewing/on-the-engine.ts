@@ -1,5 +1,5 @@
 import { below, breaks, doing, nose, renewal, top } from '../../author.js';
-import { CYLINDER_NUMBERS, forCylinders } from '../../cylinders.js';
+import { CYLINDER_NUMBERS, forCylinders, IN_TWO_BANKS } from '../../cylinders.js';
 import type { Piece } from '../../template.js';
 import { off, open, out, parted, whileOff } from './reach.js';
 
@@ -40,21 +40,25 @@ export const worthOnTheEngine: Piece = {
         },
       ),
     ),
-    ...forCylinders(({ arranged }) => {
-      const heads = arranged === 'v' ? 2 : 1;
-      return renewal(
-        'head-cover-gasket',
-        heads > 1 ? 'head cover gaskets' : 'head cover gasket',
-        'head-cover',
-        doing('', top, [6 * heads, 12 * heads, 25 * heads]),
-        {
-          reach: [off('head-cover', 'It is under the cover.'), off('head-cover-2', 'It is under the cover.')],
-          why: 'Oil over the hot side, and into the plug wells.',
-          lastsYears: 8,
-          parts: [['head cover gasket', heads, 26]],
-        },
-      );
+    renewal('head-cover-gasket', 'head cover gasket', 'head-cover', doing('', top, [6, 12, 25]), {
+      reach: [off('head-cover', 'It is under the cover.')],
+      why: 'Oil over the hot side, and into the plug wells.',
+      lastsYears: 8,
+      parts: [['head cover gasket', 1, 26]],
     }),
+    renewal(
+      'head-cover-gasket-2',
+      'head cover gasket of the second bank',
+      'head-cover-2',
+      doing('', top, [6, 12, 25]),
+      {
+        when: IN_TWO_BANKS,
+        reach: [off('head-cover-2', 'It is under the cover.')],
+        why: 'Oil over the hot side, and into the plug wells.',
+        lastsYears: 8,
+        parts: [['head cover gasket', 1, 26]],
+      },
+    ),
     renewal('sump-gasket', 'sump gasket', 'sump', doing('', below, [15, 25, 45], { tools: ['scraper', 'sealant'] }), {
       reach: [out, off('sump', 'It is between sump and block.')],
       why: 'It drips on the floor for years and then on the road.',

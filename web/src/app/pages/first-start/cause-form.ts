@@ -92,6 +92,8 @@ export class CauseForm {
       },
       signs: shown,
       ...(before?.for ? { for: before.for } : {}),
+      ...(before?.stop === undefined ? {} : { stop: before.stop }),
+      ...(before?.lookAfter ? { lookAfter: before.lookAfter } : {}),
     });
   }
 

@@ -10,6 +10,7 @@ import {
   evidenceOf,
   machineOf,
   nextTests,
+  stopWords,
   placesOf,
   OTHER,
   raisesOf,
@@ -83,6 +84,8 @@ export class Trouble {
     const state = this.desk.state();
     return state ? batteryStops(state) : [];
   });
+  /** What it costs to turn or to run it on with the likeliest. */
+  protected readonly stop = computed(() => stopWords(this.believed()));
   private readonly tests = computed(() => {
     const machine = this.machine();
     return machine ? nextTests(this.knowledge(), machine, this.believed(), this.evidence(), this.mayCrank()) : [];

@@ -60,6 +60,7 @@ export class CrewPanel {
       { field: 'stationMoveMin', words: 'A walk to another station counts as' },
       { field: 'toolFetchMin', words: 'Fetching a tool counts as' },
       { field: 'jumpMin', words: 'Jumping to other work counts as' },
+      { field: 'openMin', words: 'A minute for which something stands open counts as' },
     ];
 
   protected readonly others = computed(() => {
