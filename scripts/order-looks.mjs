@@ -486,6 +486,20 @@ export const LOOKS = {
     looseFor(steps, map).some(({ minutes }) => minutes > 30),
   'the machine moved while a part is unbolted and still in it': ({ steps, map }) =>
     looseFor(steps, map).some(({ moved }) => moved),
+  'somebody beneath or in an arch while the wheels are turned from lock to lock': ({ steps, map }) =>
+    (map.bay ?? 'front') === 'front' &&
+    pairs(
+      steps,
+      ({ operation: one }, { operation: other }) =>
+        one.moves?.includes('steering') === true && /^(underside|wheel-)/.test(other.station) && other.kind !== 'wait',
+    ),
+  'front panels on before anybody looked for leaks': ({ back }) => {
+    const leaks = back.find(({ operation }) => operation.id === 'check:leaks');
+    return back.some(
+      ({ operation, startMin }) =>
+        operation.id === 'fit:slam-panel' && leaks !== undefined && startMin < leaks.startMin,
+    );
+  },
   'a cover off or a line open on the bench an hour longer than what is done for it meanwhile': ({ bench, work, map }) =>
     openLonger(bench, work, map).some((minutes) => minutes > 60),
   'torque more than half an hour after the joint was closed': ({ steps, work }) =>

@@ -160,6 +160,20 @@ describe('composing', () => {
     expect(has(map, 'selector-cable-end')).toBe(true);
   });
 
+  it('knows lock tabs, split pins, shields against theft, and washers of which one side only sits', () => {
+    const said = TEMPLATES.flatMap((template) =>
+      pairwise(template).flatMap((choices) =>
+        compose(template, choices).connections.flatMap(({ fasteners, refit }) =>
+          fasteners.map(({ what, note = '', washers = [] }) => `${what} ${note} ${washers.join()} ${refit.note ?? ''}`),
+        ),
+      ),
+    ).join('\n');
+    for (const words of [/lock tabs bent up.*New lock tabs/, /split pin/, /shield against theft/, /wave,flat,clip/])
+      expect(said).toMatch(words);
+    expect(said).toMatch(/its step to the rubber.*Thick washer/);
+    expect(said).toMatch(/its chamfer to the head.*Thick washer/);
+  });
+
   it('opens the bell housing for a gearbox alone, and nothing that holds the engine', () => {
     const { operations } = workOf({ map: usualMap('longitudinal-manual'), powerpack: 'gearbox', route: 'under' });
     expect(operations.has('open:bell-housing')).toBe(true);

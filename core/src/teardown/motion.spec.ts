@@ -37,7 +37,10 @@ describe('what a step sets in motion, and what hands are at', () => {
   });
 
   it('has whoever is underneath at the weight, and whoever works where only a tilted cab gives reach', () => {
-    expect(motion({ station: 'underside' })).toEqual({ moves: [], at: ['weight'] });
+    expect(motion({ station: 'underside' })).toEqual({ moves: [], at: ['weight', 'steering'] });
+    expect(motion({ station: 'wheel-left' }).at).toEqual(['steering']);
+    expect(motion({ station: 'underside', moves: ['steering'] }).at).toEqual(['weight']);
+    expect(motionOn({ ...map, bay: 'rear' })(plainStep('step', { station: 'wheel-left' })).at).toEqual([]);
     expect(motion({ station: 'bay-top' }).at).toEqual([]);
     const tilted = {
       ...map,

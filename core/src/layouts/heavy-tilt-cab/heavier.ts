@@ -79,8 +79,9 @@ export const HEAVIER: Readonly<Record<string, Change>> = {
     back: 'Hung in over the guide studs; its weight let go once three bolts hold it.',
   }),
   'turbo-nuts': heavier({
-    set: { count: 4, what: 'M10 copper nut, 17 mm', singleUse: true },
-    tools: ['17 mm ratchet', 'penetrant'],
+    set: { count: 4, what: 'M10 copper nut, 17 mm', note: 'lock tabs bent up against them', singleUse: true },
+    tools: ['17 mm ratchet', 'penetrant', 'chisel'],
+    back: 'New lock tabs, bent up against a flat of each nut once it has its figure.',
     time: [15, 30, 70],
     nm: 45,
     hands: 2,

@@ -2,6 +2,15 @@ import { below, connectionsOf } from '../author.js';
 
 const mounts = connectionsOf('mounts', { cautions: ['under-load'] });
 
+/** Its thick washer has two sides, and only one of them sits. */
+const SIDE_MOUNT_BOLT = {
+  count: 1,
+  what: 'M12×1.5 × 70, 18 mm, locking nut',
+  washers: ['thick with its step to the rubber'],
+  singleUse: true,
+};
+const STEP_TO_THE_RUBBER = 'Thick washer with its step in the rubber: turned round, the mount is clamped and hums.';
+
 /** Two rubber mounts beside a lengthwise engine. */
 export const sideMounts = [
   mounts.bolted(
@@ -13,7 +22,8 @@ export const sideMounts = [
     {
       hands: 2,
       tools: ['18 mm ratchet', '18 mm spanner', 'long extension', 'pry bar'],
-      set: { count: 1, what: 'M12×1.5 × 70, 18 mm, locking nut', singleUse: true },
+      set: SIDE_MOUNT_BOLT,
+      back: STEP_TO_THE_RUBBER,
       carriesLoad: true,
       access: [
         {
@@ -34,7 +44,8 @@ export const sideMounts = [
     {
       hands: 2,
       tools: ['18 mm ratchet', '18 mm spanner', 'long extension', 'pry bar'],
-      set: { count: 1, what: 'M12×1.5 × 70, 18 mm, locking nut', singleUse: true },
+      set: SIDE_MOUNT_BOLT,
+      back: STEP_TO_THE_RUBBER,
       carriesLoad: true,
       nm: 75,
     },

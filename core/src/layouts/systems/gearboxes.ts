@@ -251,7 +251,7 @@ export const automaticGearbox: Piece = {
       [1, 3, 8],
       {
         tools: ['pick'],
-        set: { count: 1, what: 'spring clip and wave washer', note: 'in this order: wave, flat, clip' },
+        set: { count: 1, what: 'spring clip', washers: ['wave', 'flat', 'clip'] },
         tip: 'Lever in park first. Count the threads on the adjuster.',
         back: 'Half turns on the adjuster; try every gear.',
         adjust: { what: 'gears', gears: ['P', 'R', 'N', 'D'], inLine: true, at: 'at the lever' },

@@ -80,7 +80,8 @@ export const insideTheEngine: Piece = {
     engine.bolted('front-pulley-bolt', 'the crank pulley', ['front-pulley', 'engine'], nose, [5, 12, 30], {
       hands: 2,
       tools: ['22 mm socket', 'breaker bar', 'crank holder'],
-      set: { count: 1, what: 'M14×1.5 × 55, 22 mm', singleUse: true },
+      set: { count: 1, what: 'M14×1.5 × 55, 22 mm', washers: ['thick with its chamfer to the head'], singleUse: true },
+      back: 'Thick washer with its chamfer to the head: the other way round the bolt sits on its own neck.',
       access: [
         after('belt-run', 'The belt runs on it.'),
         behind('fan', 'The fan turns in front of it.'),

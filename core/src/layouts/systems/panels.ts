@@ -35,6 +35,7 @@ export const frontPanels: Piece = {
       }),
     }),
     part('slam-panel', 'front cross panel', 'bay-front', 'body', {
+      afterLeakCheck: true,
       massKg: 5,
       removal: removal('Take the front cross panel out', nose, [1, 2, 5], {
         tip: 'Leave the release cable hanging at the left.',
