@@ -239,7 +239,11 @@ describe('the bench of a job', () => {
         now: new Set(['rear-crank-seal']),
       };
       expect(benchOn(manual, both).comesBefore(change, operationId.renew('rear-crank-seal'))).toBe(true);
-      const before = benchOn({ ...manual, rules: 3 }, over);
+      // As maps had it then: in the pulley it is behind.
+      const renewals = manual.map.renewals?.map((one) =>
+        one.id === 'front-crank-seal' ? { ...one, at: 'front-pulley' } : one,
+      );
+      const before = benchOn({ ...manual, rules: 3, map: { ...manual.map, ...(renewals ? { renewals } : {}) } }, over);
       expect(before.comesBefore(change, operationId.renew('front-crank-seal'))).toBe(false);
       expect(before.comesBefore(carried, operationId.together('gearbox'))).toBe(false);
     });

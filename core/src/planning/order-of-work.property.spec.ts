@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { RULES_NOW, waysOut, type Connection, type ConnectionMap } from '../connection-map/index.js';
 import { clashes, compose, TEMPLATES, templateOf, type Choices, type Template } from '../layouts/index.js';
-import { foldLedger } from '../ledger/index.js';
+import { foldLedger, type LedgerEntry } from '../ledger/index.js';
 import type { ScheduledStep } from '../schedule/index.js';
 import { ancestorsOf } from '../teardown/index.js';
 import { wrongWith } from '../testing/check-schedule.js';
+import { bendsOrFalls } from '../testing/check-work.js';
 import type { Work } from '../work/index.js';
 import { planned, type Planned } from './index.js';
 import { usualSettings } from './settings.js';
@@ -14,6 +15,7 @@ interface Drawn {
   readonly map: ConnectionMap;
   readonly work: Work;
   readonly out: Planned;
+  readonly bench: Planned;
   readonly back: Planned;
 }
 
@@ -33,12 +35,21 @@ function drawn({ template, people, way, choices }: typeof anyJob extends fc.Arbi
   const ways = waysOut(map);
   const { powerpack, route } = ways[way % ways.length] ?? {};
   if (!powerpack || !route) throw new Error(`No way out of ${template.name}.`);
-  const state = foldLedger({ map, powerpack: powerpack.id, route: route.id, rules: RULES_NOW }, []);
+  const renewed: LedgerEntry = {
+    id: 'renewed',
+    at: '2026-03-02T07:00:00.000Z',
+    by: 'Ines',
+    kind: 'renewal-decided',
+    renewals: (map.renewals ?? []).filter((_, at) => (at + way) % 2 === 0).map(({ id }) => id),
+    doIt: 'now',
+  };
+  const state = foldLedger({ map, powerpack: powerpack.id, route: route.id, rules: RULES_NOW }, [renewed]);
   const settings = usualSettings(['Ines', 'Tobias', 'Ruth'].slice(0, people));
   return {
     map,
     work: state.work,
     out: planned(state, 'out', settings, undefined),
+    bench: planned(state, 'bench', settings, undefined),
     back: planned(state, 'back', settings, undefined),
   };
 }
@@ -49,8 +60,8 @@ const jobs: readonly Drawn[] = [
   ...TEMPLATES.map((template, at) => drawn({ template, people: 1 + (at % 3), way: at, choices: {} })),
   ...fc.sample(anyJob, { numRuns: 22, seed: 20_261_126 }).map(drawn),
 ];
-const halves = jobs.flatMap(({ map, work, out, back }) =>
-  [out, back].map(({ problem, schedule }) => ({ map, work, problem, schedule, steps: schedule.steps })),
+const halves = jobs.flatMap(({ map, work, out, bench, back }) =>
+  [out, bench, back].map(({ problem, schedule }) => ({ map, work, problem, schedule, steps: schedule.steps })),
 );
 
 const GEAR = ['support', 'release', 'lift', 'lower'];
@@ -82,6 +93,51 @@ describe('the order of work, over machines, ways out and crews', () => {
 
   it('is one a shop would stand for, minute by minute', () => {
     for (const { problem, schedule } of halves) expect(wrongWith(problem, schedule)).toEqual([]);
+  });
+
+  it('bends no pin and lets nothing fall', () => {
+    let pinned = 0;
+    for (const { map, out, bench, back } of jobs) {
+      const job = { out: out.schedule.steps, bench: bench.schedule.steps, back: back.schedule.steps };
+      expect(bendsOrFalls(map, job)).toEqual([]);
+      if (job.bench.some(({ operation }) => operation.id === 'do:crank-locked')) pinned += 1;
+    }
+    expect(pinned).toBeGreaterThan(5);
+  });
+
+  it('has each of these noticed where it is otherwise', () => {
+    const job = jobs.find(({ bench }) =>
+      bench.schedule.steps.some(({ operation }) => operation.id === 'torque:front-pulley-bolt'),
+    );
+    if (!job) throw new Error('No job pins its crank.');
+    const [out, bench, back] = [job.out, job.bench, job.back].map(({ schedule }) => schedule.steps) as [
+      readonly ScheduledStep[],
+      readonly ScheduledStep[],
+      readonly ScheduledStep[],
+    ];
+    const at = (steps: readonly ScheduledStep[], id: string, startMin: number) =>
+      steps.map((step) =>
+        step.operation.id === id ? { ...step, startMin, endMin: startMin + step.endMin - step.startMin } : step,
+      );
+    const locked = bench.find(({ operation }) => operation.id === 'do:crank-locked')?.endMin ?? 0;
+    expect(bendsOrFalls(job.map, { out, back, bench: at(bench, 'torque:front-pulley-bolt', locked) }).join()).toMatch(
+      /torque:front-pulley-bolt while crank-locked/,
+    );
+    const mount = out.find(({ operation }) =>
+      job.map.connections.some(({ id, carriesLoad }) => carriesLoad && `open:${id}` === operation.id),
+    );
+    expect(bendsOrFalls(job.map, { out: at(out, mount?.operation.id ?? '', 0), bench, back }).join()).toMatch(
+      /before make:\S+ has the weight/,
+    );
+    const gear = back.find(({ operation: { kind, id } }) => kind === 'release' && /support|held|dolly|jack/.test(id));
+    expect(bendsOrFalls(job.map, { out, bench, back: at(back, gear?.operation.id ?? '', 0) }).join()).toMatch(
+      /release:\S+ before close:\S+ has the weight/,
+    );
+    const { problem, schedule } = job.bench;
+    const { costs } = schedule;
+    expect(wrongWith(problem, { ...schedule, costs: { ...costs, openMin: costs.openMin + 1 } }).join()).toMatch(
+      /things stand open/,
+    );
   });
 
   it('has nobody underneath while weight is taken or given, and one piece of lifting gear worked at a time', () => {
@@ -146,7 +202,7 @@ describe('the order of work, over machines, ways out and crews', () => {
         if (kind === 'drain') expect(work.operations.has(`fill:${name}`)).toBe(true);
       }
       for (const { id, afterLeakCheck } of map.parts)
-        if (afterLeakCheck && work.operations.has(`fit:${id}`))
+        if (afterLeakCheck && work.operations.get(`fit:${id}`)?.phase === 'refit')
           expect(ancestorsOf(`fit:${id}`, work).has('check:leaks')).toBe(true);
     }
   });

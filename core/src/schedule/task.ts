@@ -201,7 +201,7 @@ function withRuns({ runs = [], precedence, stages }: SchedulingProblem): {
 } {
   const edges: Precedence[] = [...precedence];
   const stage = (id: OperationId) => stages?.get(id) ?? 0;
-  const kept = runs.filter(({ first, then }) => {
+  const kept = lastFirst(runs).filter(({ first, then }) => {
     if (!edges.some(({ before, after }) => after === then && before !== first)) return true;
     // Looked at anew for each: what keeps one run together is an order for the next.
     const graph = precedenceGraph(edges);
@@ -217,6 +217,20 @@ function withRuns({ runs = [], precedence, stages }: SchedulingProblem): {
     return true;
   });
   return { runs: kept, edges };
+}
+
+/** `runs` with those a run goes on in before it: what the end of a chain waits for, its beginning waits for too. */
+function lastFirst(runs: readonly Run[]): readonly Run[] {
+  const sorted = new Set<Run>();
+  const seen = new Set<Run>();
+  const take = (run: Run) => {
+    if (seen.has(run)) return;
+    seen.add(run);
+    for (const next of runs) if (next.first === run.then) take(next);
+    sorted.add(run);
+  };
+  runs.forEach(take);
+  return [...sorted];
 }
 
 /** Ties the tasks to their neighbours, freed of edges that follow from others, and gives them in topological order. */

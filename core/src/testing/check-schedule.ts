@@ -64,6 +64,12 @@ export function wrongWith(problem: SchedulingProblem, { steps, costs }: Schedule
   });
   const last = Math.max(0, ...steps.map(({ endMin }) => endMin));
   if (Math.abs(last - costs.finishMin) > CLOSE) wrong.push(`it finishes at ${last}, not ${costs.finishMin}`);
+  const openMin = (problem.openings ?? []).reduce((sum, { from, until }) => {
+    const [opened, closed] = [byId.get(from), byId.get(until)];
+    return opened && closed ? sum + Math.max(0, closed.startMin - opened.endMin) : sum;
+  }, 0);
+  if (Math.abs(openMin - costs.openMin) > CLOSE)
+    wrong.push(`things stand open for ${openMin} min, not ${costs.openMin}`);
   let height = problem.height;
   let changes = 0;
   for (const step of steps.filter((one) => !waits(one))) {

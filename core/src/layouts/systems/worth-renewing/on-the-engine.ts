@@ -12,7 +12,7 @@ export const worthOnTheEngine: Piece = {
     renewal(
       'front-crank-seal',
       'front crank seal',
-      'front-pulley',
+      'engine',
       doing('', nose, [10, 18, 35], { tools: ['seal puller', 'seal driver'] }),
       {
         reach: [off('front-pulley', 'It is behind the crank pulley.')],
@@ -25,7 +25,7 @@ export const worthOnTheEngine: Piece = {
       renewal(
         'timing-drive',
         'timing drive with its tensioner',
-        'timing-cover',
+        'engine',
         doing('', nose, arranged === 'v' ? [75, 130, 240] : [45, 80, 150], {
           tools: ['torque wrench', 'timing pins'],
           tip: `By the maker’s sheet, in the maker’s order. Tension set with pins in${arranged === 'v' ? ', both banks' : ''}; engine cold.`,
@@ -40,26 +40,20 @@ export const worthOnTheEngine: Piece = {
         },
       ),
     ),
-    renewal('head-cover-gasket', 'head cover gasket', 'head-cover', doing('', top, [6, 12, 25]), {
+    renewal('head-cover-gasket', 'head cover gasket', 'engine', doing('', top, [6, 12, 25]), {
       reach: [off('head-cover', 'It is under the cover.')],
       why: 'Oil over the hot side, and into the plug wells.',
       lastsYears: 8,
       parts: [['head cover gasket', 1, 26]],
     }),
-    renewal(
-      'head-cover-gasket-2',
-      'head cover gasket of the second bank',
-      'head-cover-2',
-      doing('', top, [6, 12, 25]),
-      {
-        when: IN_TWO_BANKS,
-        reach: [off('head-cover-2', 'It is under the cover.')],
-        why: 'Oil over the hot side, and into the plug wells.',
-        lastsYears: 8,
-        parts: [['head cover gasket', 1, 26]],
-      },
-    ),
-    renewal('sump-gasket', 'sump gasket', 'sump', doing('', below, [15, 25, 45], { tools: ['scraper', 'sealant'] }), {
+    renewal('head-cover-gasket-2', 'head cover gasket of the second bank', 'engine', doing('', top, [6, 12, 25]), {
+      when: IN_TWO_BANKS,
+      reach: [off('head-cover-2', 'It is under the cover.')],
+      why: 'Oil over the hot side, and into the plug wells.',
+      lastsYears: 8,
+      parts: [['head cover gasket', 1, 26]],
+    }),
+    renewal('sump-gasket', 'sump gasket', 'engine', doing('', below, [15, 25, 45], { tools: ['scraper', 'sealant'] }), {
       reach: [out, off('sump', 'It is between sump and block.')],
       why: 'It drips on the floor for years and then on the road.',
       lastsYears: 10,
@@ -68,7 +62,7 @@ export const worthOnTheEngine: Piece = {
     renewal(
       'oil-pickup',
       'oil pick-up strainer',
-      'sump',
+      'engine',
       doing('Clean the oil pick-up strainer, new O-ring', below, [5, 10, 20], { tools: ['lamp', 'solvent'] }),
       {
         reach: [out, off('sump', 'It hangs in the sump.')],
@@ -242,7 +236,7 @@ export const worthOnTheEngine: Piece = {
         ['oil return with gaskets', 1, 19],
       ],
     }),
-    renewal('intake-gasket', 'intake manifold gasket', 'intake-manifold', doing('', top, [6, 12, 25]), {
+    renewal('intake-gasket', 'intake manifold gasket', 'engine', doing('', top, [6, 12, 25]), {
       reach: [off('intake-manifold', 'It is under the manifold.')],
       why: 'False air: it hunts at idle and nobody finds why.',
       lastsYears: 9,
