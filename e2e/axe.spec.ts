@@ -9,7 +9,7 @@ test.describe('on a device of its own', () => {
 
   test('no question of the survey and no form of the map has a fault of access', async ({ page, request }) => {
     await open(page, '/survey');
-    await page.getByRole('button', { name: /Transverse front engine/ }).click();
+    await page.getByRole('button', { name: /Transverse front engine on a cradle, front drive/ }).click();
     await page.getByRole('button', { name: /Petrol, carburettor/ }).click();
     expect(await violations(page), 'question').toEqual([]);
     await open(page, `/jobs/${await demoJob(request, 'Minibus')}/survey`);

@@ -82,7 +82,7 @@ async function stateOf(request: APIRequestContext, job: string): Promise<JobStat
 /** Surveys a machine with the first answer to everything, and returns the job. */
 async function surveyed(page: Page, hands: Hands, title: string): Promise<string> {
   await page.goto('/survey');
-  await hands.press(page.getByRole('button', { name: /Transverse front engine/ }));
+  await hands.press(page.getByRole('button', { name: /Transverse front engine on a cradle, front drive/ }));
   const question = page.locator('.ask h2');
   for (;;) {
     const asked = (await question.textContent()) ?? '';

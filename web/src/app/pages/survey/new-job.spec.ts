@@ -60,9 +60,10 @@ beforeEach(() => sessionStorage.clear());
 describe('the survey of a new machine', () => {
   it('asks one thing at a time, and begins a job within 25 taps', async () => {
     const survey = await openSurvey();
-    await survey.tap(/Transverse front engine/);
+    await survey.tap(/Transverse front engine on a cradle, front drive/);
     for (const answer of [
       /Petrol, an injector for each port/,
+      /Four in a row/,
       /It breathes by itself/,
       /^By wire/,
       /An electric motor/,
@@ -104,6 +105,8 @@ describe('the survey of a new machine', () => {
     const before = size();
     await survey.tap(/Diesel, common rail/);
     const fuelled = size();
+    await survey.tap(/Eight in a V/);
+    expect(size()).toBeGreaterThan(fuelled);
     await survey.tap(/Turbocharger and charge cooler/);
     expect(fuelled).toBeGreaterThan(before);
     expect(size()).toBeGreaterThan(fuelled);
@@ -116,6 +119,7 @@ describe('the survey of a new machine', () => {
     expect(survey.text()).not.toContain('Is there a turbocharger?');
     await survey.tap('Back');
     await survey.tap(/Petrol, direct injection/);
+    await survey.tap(/Six in a row/);
     await survey.tap(/Turbocharger/);
     await survey.tap(/^By wire/);
     await survey.tap(/A pump on the engine/);
@@ -144,7 +148,7 @@ describe('the survey of a new machine', () => {
     first.close();
     TestBed.resetTestingModule();
     const again = await openSurvey();
-    expect(again.text()).toContain('Is there a turbocharger?');
+    expect(again.text()).toContain('How many cylinders');
     await answerTheRest(again);
     await again.tap(/Engine with gearbox/);
     await fillJob(again);
