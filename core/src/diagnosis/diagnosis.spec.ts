@@ -203,6 +203,9 @@ describe('the next test', () => {
     const offered = nextTests(KNOWLEDGE, machine, believed, evidence);
     expect(offered.length).toBeGreaterThan(0);
     expect(offered.filter(({ test }) => test.cranks)).toEqual([]);
+    // What is looked at by hand, with the key out, is what is left to find out by.
+    expect(offered.map(({ test }) => test.id)).toContain('marks');
+    expect(offered.map(({ test }) => test.id)).toContain('by-hand');
   });
 
   it('reads pressure and looks for bubbles on a rail before valve, sensor or pipe is taken off', () => {

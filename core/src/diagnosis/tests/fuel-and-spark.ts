@@ -29,7 +29,7 @@ export const FUEL_AND_SPARK: readonly TroubleTest[] = [
       ['none', 'None', 0.06],
       ['high', 'Too high', 0.02],
     ],
-    { for: INJECTED, caution: FIRE },
+    { cranks: true, for: INJECTED, caution: FIRE },
   ),
   test(
     'tank',
@@ -46,7 +46,7 @@ export const FUEL_AND_SPARK: readonly TroubleTest[] = [
   test(
     'bubbles',
     'Do bubbles run in the fuel line?',
-    'A clear piece of hose before the pump, hand pump or one burst.',
+    'A clear piece of hose before the pump; the hand pump, or the key on and off, no cranking.',
     6,
     'standing',
     [
@@ -77,7 +77,7 @@ export const FUEL_AND_SPARK: readonly TroubleTest[] = [
       ['spurts', 'It spurts', 0.85],
       ['none', 'None', 0.15],
     ],
-    { for: { burns: ['diesel-mechanical'] }, caution: FIRE },
+    { cranks: true, for: { burns: ['diesel-mechanical'] }, caution: FIRE },
   ),
   test(
     'stop-solenoid',
@@ -101,7 +101,7 @@ export const FUEL_AND_SPARK: readonly TroubleTest[] = [
       ['ok', '200 bar or more', 0.85],
       ['low', 'Less', 0.15],
     ],
-    { for: RAIL, caution: CRANK },
+    { cranks: true, for: RAIL, caution: CRANK },
   ),
   test(
     'leak-off',
@@ -113,7 +113,7 @@ export const FUEL_AND_SPARK: readonly TroubleTest[] = [
       ['even', 'Little and even', 0.9],
       ['one', 'One far more than the others', 0.1],
     ],
-    { for: RAIL, caution: FIRE },
+    { cranks: true, for: RAIL, caution: FIRE },
   ),
   test(
     'glow',
@@ -138,7 +138,7 @@ export const FUEL_AND_SPARK: readonly TroubleTest[] = [
       ['one', 'Missing on one or two', 0.06],
       ['none', 'On none', 0.06],
     ],
-    { for: PETROL, caution: 'High voltage: never in a bare hand, no fuel vapour about.' },
+    { cranks: true, for: PETROL, caution: 'High voltage: never in a bare hand, no fuel vapour about.' },
   ),
   test(
     'plugs',
@@ -165,7 +165,7 @@ export const FUEL_AND_SPARK: readonly TroubleTest[] = [
       ['one', 'One is missing', 0.05],
       ['none', 'None', 0.05],
     ],
-    { for: INJECTED },
+    { cranks: true, for: INJECTED },
   ),
   test(
     'sniff',
@@ -177,7 +177,7 @@ export const FUEL_AND_SPARK: readonly TroubleTest[] = [
       ['wakes', 'It fires', 0.3],
       ['nothing', 'No change', 0.7],
     ],
-    { for: PETROL, caution: FIRE },
+    { cranks: true, for: PETROL, caution: FIRE },
   ),
   test(
     'bowl',
@@ -226,7 +226,7 @@ export const FUEL_AND_SPARK: readonly TroubleTest[] = [
       ['one', 'One or two low', 0.045],
       ['all', 'All low', 0.025],
     ],
-    { caution: CRANK },
+    { cranks: true, caution: CRANK },
   ),
   test('intake', 'Is the intake free?', 'Lamp into the duct: rag, cap, mouse nest; every hose on.', 4, 'standing', [
     ['free', 'Free, every hose on', 0.9],

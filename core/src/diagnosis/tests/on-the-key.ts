@@ -18,7 +18,7 @@ export const ON_THE_KEY: readonly TroubleTest[] = [
       ['slow', 'Slowly', 0.03],
       ['fast', 'Fast and light', 0.01],
     ],
-    { caution: CRANK },
+    { cranks: true, caution: CRANK },
   ),
   test(
     'fires',
@@ -48,13 +48,21 @@ export const ON_THE_KEY: readonly TroubleTest[] = [
       ['ok', '9.6 V or more (19.2)', 0.85],
       ['low', 'Less', 0.15],
     ],
-    { caution: CRANK },
+    { cranks: true, caution: CRANK },
   ),
-  test('lamps', 'What do the lamps do on the key?', 'Head lamps on, one burst.', 1, 'standing', [
-    ['stay', 'Stay bright, or dim a little', 0.85],
-    ['dim', 'Dim a lot', 0.1],
-    ['out', 'Go out', 0.05],
-  ]),
+  test(
+    'lamps',
+    'What do the lamps do on the key?',
+    'Head lamps on, one burst.',
+    1,
+    'standing',
+    [
+      ['stay', 'Stay bright, or dim a little', 0.85],
+      ['dim', 'Dim a lot', 0.1],
+      ['out', 'Go out', 0.05],
+    ],
+    { cranks: true },
+  ),
   test(
     'drop-ground',
     'What is lost on the ground side while it cranks?',
@@ -65,7 +73,7 @@ export const ON_THE_KEY: readonly TroubleTest[] = [
       ['ok', '0.3 V or less', 0.9],
       ['high', 'More', 0.1],
     ],
-    { caution: CRANK },
+    { cranks: true, caution: CRANK },
   ),
   test(
     'drop-plus',
@@ -77,7 +85,7 @@ export const ON_THE_KEY: readonly TroubleTest[] = [
       ['ok', '0.3 V or less', 0.9],
       ['high', 'More', 0.1],
     ],
-    { caution: CRANK },
+    { cranks: true, caution: CRANK },
   ),
   test(
     'starter-signal',
@@ -89,7 +97,7 @@ export const ON_THE_KEY: readonly TroubleTest[] = [
       ['there', 'There', 0.92],
       ['none', 'None', 0.08],
     ],
-    { caution: CRANK },
+    { cranks: true, caution: CRANK },
   ),
   test(
     'by-hand',
@@ -143,7 +151,7 @@ export const ON_THE_KEY: readonly TroubleTest[] = [
       ['there', 'It does', 0.93],
       ['none', 'Nought', 0.07],
     ],
-    { for: ELECTRONIC, caution: CRANK },
+    { cranks: true, for: ELECTRONIC, caution: CRANK },
   ),
   test(
     'unit-feeds',
@@ -209,9 +217,17 @@ export const ON_THE_KEY: readonly TroubleTest[] = [
     ],
     { caution: 'No pressure, no running: stop.' },
   ),
-  test('oil-lamp', 'What does the oil lamp do?', 'Key on, then cranking.', 1, 'standing', [
-    ['right', 'On, and out with pressure', 0.9],
-    ['stays', 'Stays on', 0.06],
-    ['dark', 'Never lights', 0.04],
-  ]),
+  test(
+    'oil-lamp',
+    'What does the oil lamp do?',
+    'Key on, then cranking.',
+    1,
+    'standing',
+    [
+      ['right', 'On, and out with pressure', 0.9],
+      ['stays', 'Stays on', 0.06],
+      ['dark', 'Never lights', 0.04],
+    ],
+    { cranks: true },
+  ),
 ];

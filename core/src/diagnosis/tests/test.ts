@@ -1,11 +1,8 @@
-import type { ForMachine, TestState, TroubleTest } from '../knowledge.js';
+import type { TestState, TroubleTest } from '../knowledge.js';
 
 type Answers = readonly (readonly [id: string, words: string, usual: number])[];
 
-/** Words by which a test has somebody at the starter. */
-const TURNS_THE_KEY = /burst|crank|turned|at the key|five turns/i;
-
-/** One test, on a few lines: what is asked, how, how long, when, and its answers with how usual each is. */
+/** One test, on a few lines: what is asked, how, how long, when, and its answers with how usual each is. What is cranking or running turns the key. */
 export const test = (
   id: string,
   asked: string,
@@ -13,14 +10,14 @@ export const test = (
   minutes: number,
   state: TestState,
   answers: Answers,
-  more: { readonly caution?: string; readonly for?: ForMachine } = {},
+  more: Pick<TroubleTest, 'caution' | 'for' | 'cranks'> = {},
 ): TroubleTest => ({
   id,
   asked,
   how,
   minutes,
   state,
-  ...(state !== 'standing' || TURNS_THE_KEY.test(`${asked} ${how}`) ? { cranks: true } : {}),
+  ...(state === 'standing' ? {} : { cranks: true }),
   answers: answers.map(([answer, words, usual]) => ({ id: answer, words, usual })),
   ...more,
 });
