@@ -358,7 +358,7 @@ export const connectionMapSchema = record<ConnectionMap>({
   layout: id(),
   name: name(),
   bay: oneOf(BAYS).optional(),
-  cylinders: record<Cylinders>({ count: positive(MOST_CYLINDERS), arranged: oneOf(CYLINDERS_LIE) })
+  cylinders: record<Cylinders>({ count: count(MOST_CYLINDERS, 1), arranged: oneOf(CYLINDERS_LIE) })
     .optional()
     .default(undefined),
   body: id(),

@@ -32,6 +32,7 @@ export function reanswered(map: ConnectionMap, template: Template, before: Choic
     between.every((end) => partIds.has(end)),
   );
   const chores = carry(map.chores ?? [], from.chores ?? [], to.chores ?? []);
+  const renewals = carry(map.renewals ?? [], from.renewals ?? [], to.renewals ?? []);
   return {
     ...map,
     ...(to.cylinders ? { cylinders: to.cylinders } : {}),
@@ -43,5 +44,6 @@ export function reanswered(map: ConnectionMap, template: Template, before: Choic
     powerpacks: carry(map.powerpacks, from.powerpacks, to.powerpacks),
     checks: carry(map.checks, from.checks, to.checks),
     ...(chores.length > 0 ? { chores } : {}),
+    ...(renewals.length > 0 ? { renewals } : {}),
   };
 }

@@ -75,6 +75,17 @@ describe('an answer changed later', () => {
     ).toHaveLength(map.connections.length);
   });
 
+  it('has its coils, plugs, oil and weight follow when the cylinders are counted again', () => {
+    const [five, six] = (['5', 'v6'] as const).map((cylinders) => ({ ...before, cylinders }));
+    if (!five || !six) throw new Error('Two machines are held against each other.');
+    expect(reanswered(compose(cradle, five), cradle, five, six)).toEqual({
+      ...compose(cradle, six),
+      parts: expect.arrayContaining([...compose(cradle, six).parts]),
+      connections: expect.arrayContaining([...compose(cradle, six).connections]),
+      renewals: expect.arrayContaining([...(compose(cradle, six).renewals ?? [])]),
+    });
+  });
+
   it('keeps what somebody edited meanwhile', () => {
     const with1 = { ...before, oilCooler: 'yes' } as const;
     const edited = applyEdit(compose(cradle, with1), {

@@ -237,6 +237,8 @@ export const DRIVE = [
         'mount-rear',
         'roll-gearbox',
         'roll-cradle',
+        'roll-front-bolt',
+        'roll-front-cradle',
         'gearbox-mount',
         'crossmember-bolts',
         'gearbox-front-mount',

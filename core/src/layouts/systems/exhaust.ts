@@ -1,11 +1,33 @@
 import { behind, below, connectionsOf, part, removal } from '../author.js';
 import { IN_TWO_BANKS } from '../cylinders.js';
+import type { PartId } from '../../connection-map/index.js';
+import type { When } from '../options.js';
 import type { Piece } from '../template.js';
 import { loomPlug } from './battery-and-loom.js';
 
 const exhaust = connectionsOf('exhaust', { cautions: ['eyes'] });
 const ENGINE_OUTWARDS = 'From the engine outwards, so that nothing pulls on the manifold.';
 const copperNuts = { count: 3, what: 'M8 copper nut, 13 mm', singleUse: true };
+
+/** The front pipe where it leaves the engine; `aligned` is what has to be in line before it is drawn up. */
+const frontPipe = (
+  id: string,
+  name: string,
+  between: readonly [PartId, PartId],
+  when: When | undefined,
+  aligned: string,
+) =>
+  exhaust.bolted(id, name, between, below, [5, 10, 40], {
+    ...(when ? { when } : {}),
+    tools: ['13 mm ratchet', 'long extension', 'penetrant'],
+    set: copperNuts,
+    access: [behind('heat-shield', 'The heat shield covers the exhaust nuts.')],
+    tip: 'Soak them first and let them stand. Studs may come out with the nuts.',
+    nm: 24,
+    again: true,
+    loose: 'exhaust',
+    back: `New gasket, new nuts, loose until ${aligned} in line.`,
+  });
 
 /** From the engine to the rear exhaust: shield, front pipe, sensors, hangers. */
 export const exhaustSystem: Piece = {
@@ -30,51 +52,20 @@ export const exhaustSystem: Piece = {
       set: { count: 4, what: 'M6 large-washer nut, 10 mm' },
       tip: 'The nuts pull through the shield: a big washer on the way back.',
     }),
-    exhaust.bolted('downpipe-turbo', 'the front pipe at the turbocharger', ['downpipe', 'turbo'], below, [5, 10, 40], {
-      tools: ['13 mm ratchet', 'long extension', 'penetrant'],
-      set: copperNuts,
-      access: [behind('heat-shield', 'The heat shield covers the exhaust nuts.')],
-      tip: 'Soak them first and let them stand. Studs may come out with the nuts.',
-      nm: 24,
-      again: true,
-      loose: 'exhaust',
-      back: 'New gasket, new nuts, loose until the pipe is in line.',
-    }),
-    exhaust.bolted(
+    frontPipe('downpipe-turbo', 'the front pipe at the turbocharger', ['downpipe', 'turbo'], undefined, 'the pipe is'),
+    frontPipe(
       'downpipe-manifold',
       'the front pipe at the exhaust manifold',
       ['downpipe', 'engine'],
-      below,
-      [5, 10, 40],
-      {
-        when: { boost: ['none'] },
-        tools: ['13 mm ratchet', 'long extension', 'penetrant'],
-        set: copperNuts,
-        access: [behind('heat-shield', 'The heat shield covers the exhaust nuts.')],
-        tip: 'Soak them first and let them stand. Studs may come out with the nuts.',
-        nm: 24,
-        again: true,
-        loose: 'exhaust',
-        back: 'New gasket, new nuts, loose until the pipe is in line.',
-      },
+      { boost: ['none'] },
+      'the pipe is',
     ),
-    exhaust.bolted(
+    frontPipe(
       'downpipe-second-bank',
       'the front pipe at the manifold of the second bank',
       ['downpipe', 'engine'],
-      below,
-      [5, 10, 40],
-      {
-        when: { boost: ['none'], ...IN_TWO_BANKS },
-        tools: ['13 mm ratchet', 'long extension', 'penetrant'],
-        set: copperNuts,
-        access: [behind('heat-shield', 'The heat shield covers the exhaust nuts.')],
-        tip: 'Soak them first and let them stand. Studs may come out with the nuts.',
-        nm: 24,
-        again: true,
-        loose: 'exhaust',
-        back: 'New gasket, new nuts, loose until both banks and the pipe are in line.',
-      },
+      { boost: ['none'], ...IN_TWO_BANKS },
+      'both banks and the pipe are',
     ),
     exhaust.bolted(
       'crossover-pipe',

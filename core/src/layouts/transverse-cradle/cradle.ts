@@ -16,7 +16,7 @@ import {
   wheelRight,
 } from '../author.js';
 import { aboveTray } from '../systems/battery-and-loom.js';
-import { forCylinders, sized } from '../cylinders.js';
+import { forCylinders, IN_TWO_BANKS, sized } from '../cylinders.js';
 import type { Piece } from '../template.js';
 
 const mounts = connectionsOf('mounts', { cautions: ['under-load'] });
@@ -35,8 +35,47 @@ export const cradle: Piece = {
       massKg: 1,
       removal: removal('Take the lower roll mount out', below, [1, 2, 4], { tip: 'Mark which end points forward.' }),
     }),
+    part('roll-front', 'front roll mount', 'under-front', 'mounts', {
+      when: IN_TWO_BANKS,
+      massKg: 1,
+      ridesWith: 'cradle',
+    }),
   ],
   connections: [
+    mounts.bolted(
+      'roll-front-bolt',
+      'the front roll mount at the gearbox',
+      ['roll-front', 'gearbox'],
+      below,
+      [3, 5, 15],
+      {
+        tools: ['18 mm ratchet', '18 mm spanner'],
+        cautions: [],
+        access: [aboveTray],
+        set: { count: 1, what: 'M12×1.75 × 100, 18 mm, locking nut', singleUse: true },
+        nm: 80,
+        loose: 'roll mount',
+        back: 'With the rear one, once the weight is on the upper two.',
+        torqueAfter: [
+          { connection: 'mount-right', why: 'The roll mounts are tightened with the weight on the upper two.' },
+          { connection: 'mount-left', why: 'The roll mounts are tightened with the weight on the upper two.' },
+        ],
+      },
+    ),
+    mounts.bolted(
+      'roll-front-cradle',
+      'the front roll mount at the cradle',
+      ['roll-front', 'cradle'],
+      below,
+      [3, 5, 12],
+      {
+        tools: ['16 mm ratchet'],
+        cautions: [],
+        access: [aboveTray],
+        set: { count: 2, what: 'M10×1.5 × 30, 16 mm flange' },
+        nm: 50,
+      },
+    ),
     mounts.bolted('mount-right', 'the right engine mount', ['engine', 'body'], top, [4, 8, 20], {
       tools: ['16 mm ratchet', 'long extension'],
       set: [

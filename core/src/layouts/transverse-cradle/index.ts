@@ -107,30 +107,34 @@ const common = {
   ],
 } as const satisfies Partial<Template>;
 
+const options = [
+  offer('fuel', ['petrol-port', 'petrol-direct', 'diesel-rail', 'single-point', 'carburettor', 'diesel-mechanical']),
+  offer('cylinders', ['4', '3', '5', 'v6']),
+  offer('boost', ['none', 'turbo'], 'turbo'),
+  offer('throttle', ['electronic', 'cable'], 'cable'),
+  offer('steering', ['electric', 'hydraulic', 'manual'], 'hydraulic'),
+  offer('refrigerant', ['swung-aside', 'opened', 'none']),
+  offer('hybrid', ['no', 'yes'], 'yes'),
+  offer('clutch', ['hydraulic', 'cable', 'none'], 'hydraulic'),
+  offer('brakes', ['vacuum', 'own']),
+  offer('exhaust', ['catalyst', 'plain']),
+  offer('gasReturn', ['no', 'yes'], 'yes'),
+  offer('canister', ['yes', 'no']),
+  offer('oilCooler', ['no', 'yes'], 'yes'),
+  offer('heater', ['yes', 'no']),
+  offer('undertray', ['yes', 'no']),
+  offer('driveshafts', ['hub-nuts', 'inner-flanges']),
+] as const satisfies Template['options'];
+
+const HOLDS = [madeSafe, preWeight, preLift()];
+
 export const transverseCradle: Template = {
   ...common,
   layout: 'transverse-cradle',
   name: 'Transverse front engine on a cradle, front drive',
   look: 'Engine across the nose, gearbox beside it, a frame below that carries both',
   always: { fan: 'electric' },
-  options: [
-    offer('fuel', ['petrol-port', 'petrol-direct', 'diesel-rail', 'single-point', 'carburettor', 'diesel-mechanical']),
-    offer('cylinders', ['4', '3', '5', 'v6']),
-    offer('boost', ['none', 'turbo'], 'turbo'),
-    offer('throttle', ['electronic', 'cable'], 'cable'),
-    offer('steering', ['electric', 'hydraulic', 'manual'], 'hydraulic'),
-    offer('refrigerant', ['swung-aside', 'opened', 'none']),
-    offer('hybrid', ['no', 'yes'], 'yes'),
-    offer('clutch', ['hydraulic', 'cable', 'none'], 'hydraulic'),
-    offer('brakes', ['vacuum', 'own']),
-    offer('exhaust', ['catalyst', 'plain']),
-    offer('gasReturn', ['no', 'yes'], 'yes'),
-    offer('canister', ['yes', 'no']),
-    offer('oilCooler', ['no', 'yes'], 'yes'),
-    offer('heater', ['yes', 'no']),
-    offer('undertray', ['yes', 'no']),
-    offer('driveshafts', ['hub-nuts', 'inner-flanges']),
-  ],
+  options,
   pieces: [
     ...around,
     manualGearbox,
@@ -149,9 +153,7 @@ export const transverseCradle: Template = {
   partChanges: { ...common.partChanges, flywheel: { zone: 'bay-left' }, 'clutch-cylinder': { zone: 'bay-left' } },
   routes: routesOf('shaft'),
   holdPoints: [
-    madeSafe,
-    preWeight,
-    preLift(),
+    ...HOLDS,
     preLower({ id: 'clutch', words: 'Clutch or damper: the right way round and centred' }),
     preStart,
   ],
@@ -164,22 +166,8 @@ export const transverseAutomatic: Template = {
   name: 'Transverse front engine on a cradle, automatic, front drive',
   look: 'Engine across the nose, a wide gearbox beside it, selector with P',
   always: { fan: 'electric', hybrid: 'no' },
-  options: [
-    offer('fuel', ['petrol-port', 'petrol-direct', 'diesel-rail', 'single-point', 'carburettor', 'diesel-mechanical']),
-    offer('cylinders', ['4', '3', '5', 'v6']),
-    offer('boost', ['none', 'turbo'], 'turbo'),
-    offer('throttle', ['electronic', 'cable'], 'cable'),
-    offer('steering', ['electric', 'hydraulic', 'manual'], 'hydraulic'),
-    offer('refrigerant', ['swung-aside', 'opened', 'none']),
-    offer('brakes', ['vacuum', 'own']),
-    offer('exhaust', ['catalyst', 'plain']),
-    offer('gasReturn', ['no', 'yes'], 'yes'),
-    offer('canister', ['yes', 'no']),
-    offer('oilCooler', ['no', 'yes'], 'yes'),
-    offer('heater', ['yes', 'no']),
-    offer('undertray', ['yes', 'no']),
-    offer('driveshafts', ['hub-nuts', 'inner-flanges']),
-  ],
+  // No foot, and no high-voltage drive: neither is asked.
+  options: options.filter(({ option }) => option !== 'clutch' && option !== 'hybrid'),
   pieces: [
     ...around,
     automaticGearbox,
@@ -206,12 +194,6 @@ export const transverseAutomatic: Template = {
     'window-cover': { zone: 'bay-left' },
   },
   routes: routesOf('converter'),
-  holdPoints: [
-    madeSafe,
-    preWeight,
-    preLift(),
-    preLower({ id: 'converter', words: 'Converter fully seated and held' }),
-    preStart,
-  ],
+  holdPoints: [...HOLDS, preLower({ id: 'converter', words: 'Converter fully seated and held' }), preStart],
   checks: looks('coolant', 'automatic'),
 };

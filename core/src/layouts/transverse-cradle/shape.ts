@@ -88,6 +88,10 @@ const common = {
       ['cradle', 'engine'],
       box(['front-axle-150', 'front-axle-35'], ['middle-50', 'middle+40'], ['floor+20', 'floor+110']),
     ),
+    'roll-front': letInto(
+      ['cradle', 'engine', 'gearbox'],
+      box(['front-axle+255', 'front-axle+335'], ['middle+50', 'middle+140'], ['floor+30', 'floor+120']),
+    ),
     downpipe: letInto(
       ['turbo', 'engine', 'heat-shield', 'cradle', 'rack', 'shaft-right', 'roll-mount'],
       block(['bell>pulley*0.36', 'bell>pulley*0.52'], ['hot-22', 'hot-125'], ['crank-110', 'deck-60']),
