@@ -276,6 +276,16 @@ export const LOOKS = {
     timeOf(steps, /^(start|close):converter-bolts$/, earliest) < timeOf(steps, /^(close|seat):bell-/, latest),
   'a converter measured before it is on its shaft': ({ steps }) =>
     timeOf(steps, /^do:converter-home$/, earliest) < timeOf(steps, /^close:converter-shaft$/, latest),
+  'a converter pushed home and not measured and held by the same hands at once': ({ steps }) => {
+    const joined = steps.find(({ operation: { id } }) => id === 'close:converter-shaft');
+    const held = steps.find(({ operation: { id } }) => id === 'do:converter-home');
+    return joined !== undefined && held !== undefined && !straightOn(joined, held);
+  },
+  'an automatic with a stick filled from beneath': ({ map, work }) =>
+    map.circuits.some(
+      ({ id, level }) =>
+        id === 'gearbox-oil' && level.by === 'stick' && work.operations.get(`fill:${id}`)?.station === 'underside',
+    ),
   'faces that met, and nothing put into them by the same hands at once': ({ steps }) =>
     steps.some(
       (meets) =>

@@ -15,6 +15,7 @@ import { byMoves, type MovesOut } from './by-moves.js';
 import { benchOf, NOTHING_DECIDED, openedInAll, type Bench, type BenchDecisions } from '../bench/index.js';
 import { deedsBack, refitOf } from '../refit/index.js';
 import { coverRuns } from './cover-runs.js';
+import { measuredRuns } from './measured-runs.js';
 import {
   holdPointsFor,
   motionOn,
@@ -117,7 +118,11 @@ function derived(whole: JobPlan, decided: BenchDecisions): Work {
       ? [
           ...torqueRuns(together, graph, planHeldTo(whole, 8) ? LEND_A_HAND_MIN : 0),
           ...(planHeldTo(whole, 8)
-            ? [...rowRuns(whole, operations), ...coverRuns(bench.removed.keys(), together, graph)]
+            ? [
+                ...rowRuns(whole, operations),
+                ...coverRuns(bench.removed.keys(), together, graph),
+                ...measuredRuns(whole.map, together),
+              ]
             : []),
           ...runsOf([...teardown.hanging, ...bench.hanging], together),
           ...bench.meetings,

@@ -1,4 +1,4 @@
-import { after, behind, below, connectionsOf, doing, inside, nose, part, top } from '../author.js';
+import { after, behind, below, connectionsOf, doing, inside, nose, onGround, part, top } from '../author.js';
 import type { Circuit, LevelSpec } from '../../connection-map/index.js';
 import type { When } from '../options.js';
 import type { Piece } from '../template.js';
@@ -8,7 +8,7 @@ import type { Litres } from './cooling.js';
 const driveline = connectionsOf('driveline');
 const cooling = connectionsOf('cooling');
 
-/** Gearbox oil, drained at its plug and pumped in from below. */
+/** Gearbox oil, drained at its plug; pumped in from below, or poured into the tube of its stick. */
 export const gearboxOil = (
   litres: Litres,
   grade = 'gear oil by the maker’s number, 75W-80 as a rule',
@@ -28,10 +28,16 @@ export const gearboxOil = (
     needs: [],
     access: [aboveTray],
   },
-  fill: doing('Fill the gearbox oil', below, [8, 15, 25], {
-    tools: ['hand pump'],
-    tip: 'Drain plug in first, with a new washer. To the overflow now; the level is set as the maker says.',
-  }),
+  fill:
+    level.by === 'stick'
+      ? doing('Fill the gearbox oil through its tube, short of the cold mark', onGround(top), [6, 10, 20], {
+          tools: ['long funnel', 'filter sieve'],
+          tip: 'Drain plug in first, with a new washer. Slowly, and counted: the rest goes in running, warm, by its stick.',
+        })
+      : doing('Fill the gearbox oil', below, [8, 15, 25], {
+          tools: ['hand pump'],
+          tip: 'Drain plug in first, with a new washer. To the overflow now; the level is set as the maker says.',
+        }),
 });
 
 /** Engine and gearbox bolted together; load hangs on it once one of them is free. */
