@@ -3,7 +3,7 @@ import { foldLedger } from '@brisk/core/ledger';
 import { applyEdit } from '@brisk/core/map-edit';
 import { expect } from '@playwright/test';
 import { violations } from './axe';
-import { beginJob, copyOfDemoJob, hand } from './shed';
+import { beginAtBattery, copyOfDemoJob, hand } from './shed';
 import { open, reachOf, test } from './tablet';
 
 interface Ledger {
@@ -51,7 +51,7 @@ test('two devices on one job see each other, and neither loses or doubles anythi
   page: one,
   request,
 }) => {
-  const job = await beginJob(request, 'Two devices');
+  const job = await beginAtBattery(request, 'Two devices');
   const other = await browser.newPage();
   await open(one, `/jobs/${job}/strip`);
   await other.goto(`/jobs/${job}/strip`);
@@ -73,7 +73,7 @@ test('two devices on one job see each other, and neither loses or doubles anythi
     .poll(async () =>
       ((await (await request.get(`/api/jobs/${job}/ledger`)).json()) as Ledger).entries.map(({ kind }) => kind),
     )
-    .toEqual(['fasteners-counted', 'tagged', 'operation-done', 'noted']);
+    .toEqual(['operation-done', 'fasteners-counted', 'tagged', 'operation-done', 'noted']);
   await other.close();
 });
 
@@ -81,7 +81,7 @@ test('of a step both devices did, the slower one is told that it is finished and
   page: slow,
   request,
 }) => {
-  const job = await beginJob(request, 'Same step');
+  const job = await beginAtBattery(request, 'Same step');
   const server = await reachOf(slow);
   await open(slow, `/jobs/${job}/strip`);
   await expect(hand(slow)).toBeVisible();
@@ -90,7 +90,7 @@ test('of a step both devices did, the slower one is told that it is finished and
   await expect(slow.getByRole('contentinfo', { name: 'Hold line' })).toContainText('kept on this device');
   await request.post(`/api/jobs/${job}/ledger`, {
     data: {
-      expectedPosition: 0,
+      expectedPosition: 1,
       entries: [
         { kind: 'tagged', connection: 'battery-negative', tag: 7 },
         { kind: 'operation-done', operation: 'open:battery-negative' },
@@ -112,7 +112,7 @@ test('of a step both devices did, the slower one is told that it is finished and
   await expect
     .poll(async () => (await ledger()).flatMap((entry) => (entry.kind === 'tagged' ? [entry.tag] : [])))
     .toEqual([7, 1]);
-  expect((await ledger()).filter(({ kind }) => kind === 'operation-done')).toHaveLength(1);
+  expect((await ledger()).filter(({ kind }) => kind === 'operation-done')).toHaveLength(2);
 });
 
 test('what the map lost while a device was away is held up by name, and all the rest is written', async ({
@@ -162,7 +162,7 @@ test('what the map lost while a device was away is held up by name, and all the 
 });
 
 test('everything on the strip goes by keyboard, and the last thing can be taken back', async ({ page, request }) => {
-  const job = await beginJob(request, 'Keyboard');
+  const job = await beginAtBattery(request, 'Keyboard');
   await open(page, `/jobs/${job}/strip`);
   await expect(hand(page)).toContainText('Unbolt the battery negative lead');
   await page.keyboard.press('d');

@@ -65,7 +65,10 @@ test('one machine, from survey to running and handed over', async ({ page, reque
   });
 
   await test.step('Strip: made safe, counted, tagged, stuck, skipped, found', async () => {
-    await expect(hand(page).getByRole('heading', { level: 1 })).toHaveText('Unbolt the battery negative lead');
+    const title = hand(page).getByRole('heading', { level: 1 });
+    await expect(title).toHaveText('Read the stored codes and write them down');
+    await hand(page).locator('button.done').click();
+    await expect(title).toHaveText('Unbolt the battery negative lead');
     await expect(page.getByText('55 still hold it').first()).toBeAttached();
     await expect(hand(page)).toContainText('Bag 1');
     await hand(page).locator('button.done').click();

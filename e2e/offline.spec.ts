@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { start } from './own-server';
-import { beginJob, hand, waited } from './shed';
+import { beginAtBattery, hand, waited } from './shed';
 
 const PORT = '4397';
 const ADDRESS = `http://127.0.0.1:${PORT}`;
@@ -18,7 +18,7 @@ test('the application starts without the server, a job opened before is worked o
   let server = start(settings);
   try {
     await expect.poll(server.said, { timeout: 30_000 }).toContain('is open');
-    const job = await beginJob(page.context().request, 'Away');
+    const job = await beginAtBattery(page.context().request, 'Away');
     await page.goto('/yard');
     await expect(page.getByRole('heading', { name: 'Away' })).toBeVisible();
     await page.goto(`/jobs/${job}/strip`);

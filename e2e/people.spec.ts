@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { violations } from './axe';
 import { start } from './own-server';
-import { beginJob, hand, waited } from './shed';
+import { beginJob, hand } from './shed';
 
 const PORT = 4396;
 const ADDRESS = `http://127.0.0.1:${PORT}`;
@@ -93,7 +93,7 @@ test('a shop gets its people, a tablet is let in by a code, two change over on i
       await tablet.getByRole('menuitemradio', { name: 'Ines' }).click();
       await expect(tablet.getByRole('button', { name: 'Who is recording: Ines' })).toBeVisible();
       await page.goto(`/jobs/${job}/record`);
-      await expect(page.getByText(/Unbolt the battery negative lead/).first()).toBeVisible();
+      await expect(page.getByText(/Read the stored codes/).first()).toBeVisible();
     });
 
     await test.step('who is put out is out, and what they recorded meanwhile stays on the device', async () => {
@@ -103,7 +103,7 @@ test('a shop gets its people, a tablet is let in by a code, two change over on i
       await page.getByRole('button', { name: 'Put out: Ines' }).click();
       await page.getByRole('dialog').getByRole('button', { name: 'Put them out' }).click();
       await expect(page.getByText('Put out; the name stays in the ledgers.')).toBeVisible();
-      await waited(tablet);
+      await hand(tablet).locator('button.done').click();
       await expect(tablet.getByRole('contentinfo', { name: 'Hold line' })).toContainText('kept on this device');
       await tablet.context().setOffline(false);
       await expect(tablet.getByRole('heading', { name: 'Who is it?' })).toBeVisible();

@@ -42,6 +42,20 @@ export async function beginJob(
   return id;
 }
 
+/** A job as {@link beginJob} begins it, whose stored codes are read: its battery lead is in hand. */
+export async function beginAtBattery(request: APIRequestContext, title: string): Promise<string> {
+  const job = await beginJob(request, title);
+  const entry = { id: randomUUID(), at: new Date().toISOString(), by: 'Ines' };
+  const answer = await request.post(`/api/jobs/${job}/ledger`, {
+    data: {
+      expectedPosition: 0,
+      entries: [{ ...entry, kind: 'operation-done', operation: 'do:codes-before' }],
+    },
+  });
+  expect(answer.status()).toBe(200);
+  return job;
+}
+
 /**
  * Writes what a careful crew writes, step by step, until `until` says stop or nothing is left to do. Where a page wrote
  * meanwhile, from what stands then.

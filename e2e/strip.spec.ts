@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import sharp from 'sharp';
-import { beginJob, copyOfDemoJob, hand } from './shed';
+import { beginAtBattery, beginJob, copyOfDemoJob, hand } from './shed';
 import { open, reachOf, test } from './tablet';
 
 interface Entry {
@@ -51,7 +51,7 @@ const pick = (page: Page, ...files: readonly { name: string; mimeType: string; b
     .setInputFiles([...files]);
 
 test('bag, count and tag of a step are one touch, and one more sends them elsewhere', async ({ page, request }) => {
-  const job = await beginJob(request, 'Touches');
+  const job = await beginAtBattery(request, 'Touches');
   await open(page, `/jobs/${job}/strip`);
   await expect(hand(page)).toContainText('battery negative');
   await hand(page).locator('button.done').click();
@@ -81,7 +81,7 @@ test('photos are turned upright, made smaller, stripped of their place, and show
     .poll(async () => (await entriesOf(request, job)).map(({ kind }) => kind), { timeout: 20_000 })
     .toEqual(['photo-taken']);
   const [taken] = await entriesOf(request, job);
-  expect(taken).toMatchObject({ widthPx: 1_920, heightPx: 2_560, pinnedTo: { operation: 'open:battery-negative' } });
+  expect(taken).toMatchObject({ widthPx: 1_920, heightPx: 2_560, pinnedTo: { operation: 'do:codes-before' } });
   await expect.poll(async () => (await request.get(`/api/photos/${String(taken?.['photo'])}`)).status()).toBe(200);
   const kept = await sharp(await (await request.get(`/api/photos/${String(taken?.['photo'])}`)).body()).metadata();
   expect(kept).toMatchObject({ width: 1_920, height: 2_560 });

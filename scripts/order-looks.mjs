@@ -160,6 +160,16 @@ export const LOOKS = {
         ['fit:undertray', 'fit:skid-plate'].includes(operation.id) && leaks !== undefined && startMin < leaks.startMin,
     );
   },
+  'panels over a truck’s engine closed before anybody looked at what they hide': ({ work }) =>
+    work.operations.has('fit:engine-tunnel') &&
+    work.operations.has('fill:coolant') &&
+    !['do:look-from-above', 'check:leaks'].some((id) => before(work, 'fit:engine-tunnel').has(id)),
+  'a battery taken off before its codes were written down': ({ map, work }) =>
+    map.parts.some(({ id }) => id === 'control-unit') &&
+    work.operations.has('open:battery-negative') &&
+    !before(work, 'open:battery-negative').has('do:codes-before'),
+  'a sensor of crank or cam plugged in before the timing was turned through by hand': ({ steps }) =>
+    timeOf(steps, /^close:(crank|cam)-sensor$/, earliest) < timeOf(steps, /^do:crank-turned$/, latest),
   'a starter unbolted that hangs on its leads': ({ out }) => {
     const bolts = out.find(({ operation }) => operation.id === 'open:starter-bolts');
     const cable = out.find(({ operation }) => operation.id === 'open:starter-cable');

@@ -11,7 +11,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.stop());
 
-const battery = () => entry({ kind: 'operation-done', operation: 'open:battery-negative' });
+const codes = () => entry({ kind: 'operation-done', operation: 'do:codes-before' });
 const note = (text = 'Seen') => entry({ kind: 'noted', text });
 const ledgerOf = async (job: string) => (await server.get<JobWithLedger>(`/api/jobs/${job}`)).body.entries;
 
@@ -22,7 +22,7 @@ describe('jobs', () => {
     expect(body.find(({ id }) => id === job)).toMatchObject({
       title: 'Yard test',
       stop: 'plan',
-      nextStep: 'Unbolt the battery negative lead',
+      nextStep: 'Read the stored codes and write them down',
       position: 0,
       blockedBy: [],
     });
@@ -60,7 +60,7 @@ describe('jobs', () => {
 describe('the ledger', () => {
   it('takes entries in order and gives them back after a restart', async () => {
     const job = await server.begin();
-    const sent = [battery(), note('Pump is loud')];
+    const sent = [codes(), note('Pump is loud')];
     const { status, body } = await server.append(job, 0, sent);
     expect(status).toBe(200);
     expect(body).toEqual({ written: sent.map(({ id }, index) => ({ id, position: index + 1 })) });
@@ -101,7 +101,7 @@ describe('the ledger', () => {
   it('writes all of a batch or nothing', async () => {
     const job = await server.begin();
     const { status, body } = await server.append(job, 0, [
-      battery(),
+      codes(),
       entry({ kind: 'operation-done', operation: 'open:mount-left' }),
     ]);
     expect(status).toBe(422);
@@ -155,9 +155,9 @@ describe('bundles', () => {
   it('carry a job to another shop and back without loss', async () => {
     const job = await server.begin();
     await server.append(job, 0, [
-      battery(),
+      codes(),
+      entry({ kind: 'operation-done', operation: 'open:battery-negative' }),
       entry({ kind: 'operation-done', operation: 'do:rail-wait' }),
-      entry({ kind: 'operation-done', operation: 'make:fuel-depressurised' }),
     ]);
     const bundle = await exported(job);
     const elsewhere = await TestServer.start();

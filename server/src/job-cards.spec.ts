@@ -28,7 +28,7 @@ describe('what is asked of all jobs at once', () => {
       await Promise.all([standing(job), found('wing'), found('radiator')]);
       return position;
     });
-    await server.append(job, 0, [entry({ kind: 'operation-done', operation: 'open:battery-negative' })]);
+    await server.append(job, 0, [entry({ kind: 'operation-done', operation: 'do:codes-before' })]);
     await server.append(job, 1, [entry({ kind: 'noted', text: 'Scratch on the left wing' })]);
     await Promise.all(writing);
     expect(await standing(job)).toMatchObject({ position: 2, stepsDone: 1, stop: 'strip' });

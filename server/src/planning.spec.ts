@@ -97,8 +97,11 @@ describe('the planning of a job', () => {
 
   it('keeps what has been recorded: a connection that was opened stays on the map', async () => {
     const id = await server.begin();
-    await server.append(id, 0, [entry({ kind: 'operation-done', operation: 'open:battery-negative' })]);
-    await server.append(id, 1, [
+    await server.append(id, 0, [
+      entry({ kind: 'operation-done', operation: 'do:codes-before' }),
+      entry({ kind: 'operation-done', operation: 'open:battery-negative' }),
+    ]);
+    await server.append(id, 2, [
       entry({ kind: 'operation-done', operation: 'do:rail-wait' }),
       entry({ kind: 'operation-done', operation: 'make:fuel-depressurised' }),
     ]);
@@ -124,7 +127,7 @@ describe('the planning of a job', () => {
     );
     expect((await server.put(`/api/jobs/${id}/planning`, edited(job))).status).toBe(200);
     const { body: jobs } = await server.get<JobSummary[]>('/api/jobs');
-    expect(jobs.find((one) => one.id === id)).toMatchObject({ stepsDone: 3 });
+    expect(jobs.find((one) => one.id === id)).toMatchObject({ stepsDone: 4 });
   });
 
   it('is refused with a map that cannot be worked, naming where', async () => {

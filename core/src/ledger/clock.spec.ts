@@ -48,6 +48,17 @@ describe('the clock of a step', () => {
 });
 
 describe('how long steps really took', () => {
+  it('shares what one key stood for among its steps, by what each takes as a rule', () => {
+    const together = [at(10, 'Ines', done('open:cover-bolts')), at(10, 'Ines', done('remove:cover'))];
+    const state = extend(start, [at(0, 'Ines', { kind: 'noted', text: 'Begin' }), ...together]);
+    const minutes = minutesByOperation(state);
+    const likely = (id: string) => state.work.operations.get(id)?.minutes.likely ?? 0;
+    const cover = minutes.get('open:cover-bolts') ?? 0;
+    const lid = minutes.get('remove:cover') ?? 0;
+    expect(cover + lid).toBeCloseTo(10);
+    expect(cover / lid).toBeCloseTo(likely('open:cover-bolts') / likely('remove:cover'));
+  });
+
   const stuck: EntryBody = {
     kind: 'operation-stuck',
     operation: 'open:cover-bolts',

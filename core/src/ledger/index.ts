@@ -123,6 +123,7 @@ export { boltNumbers, halfTight, jointNow, jointOf, type Joint, type JointNow } 
 export { TORQUE_COLUMNS, torqueSheet, type TorqueRow } from './torque-sheet.js';
 export { yearsGiven } from './lives.js';
 export { lastEntriesOf } from './last-entries.js';
+export { rowAhead } from './row-ahead.js';
 export { LONGEST_STRETCH_MIN, minutesByOperation, minutesByStop } from './phase-time.js';
 export {
   allLifted,

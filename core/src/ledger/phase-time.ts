@@ -22,13 +22,13 @@ export function minutesByStop(state: JobState): ReadonlyMap<Stop, number> {
 }
 
 /**
- * Minutes somebody really was at each step that is done, tries at it that did not come off among them. Steps that began
- * or ended in a gap too long to be work are not in it: nobody knows.
+ * Minutes somebody really was at each step that is done, tries at it that did not come off among them. Steps that were
+ * recorded with one key share what all of them took, by what each takes as a rule. Steps that began or ended in a gap too
+ * long to be work are not in it: nobody knows.
  */
 export function minutesByOperation(state: JobState): ReadonlyMap<OperationId, number> {
-  const minutes = new Map<OperationId, number>();
+  const deeds = new Map<string, { readonly steps: OperationId[]; spentMin: number | undefined }>();
   const pending = new Map<string, number | undefined>();
-  const unknown = new Set<OperationId>();
   for (const { entry, workedMin } of stretches(state)) {
     const { by } = entry;
     const are = rulesOf(entry.kind).minutes;
@@ -39,8 +39,21 @@ export function minutesByOperation(state: JobState): ReadonlyMap<OperationId, nu
     const spent = begins ? 0 : workedMin === undefined || before === undefined ? undefined : before + workedMin;
     pending.set(by, are === 'of-the-step' || are === 'by-itself' ? 0 : spent);
     if (step === undefined || state.corrected.has(entry.id)) continue;
-    if (spent === undefined) unknown.add(step);
-    else minutes.set(step, (minutes.get(step) ?? 0) + spent);
+    const deed = deeds.get(`${by} ${entry.at}`) ?? { steps: [], spentMin: 0 };
+    deed.steps.push(step);
+    deed.spentMin = deed.spentMin === undefined || spent === undefined ? undefined : deed.spentMin + spent;
+    deeds.set(`${by} ${entry.at}`, deed);
+  }
+  const likelyOf = (step: OperationId) => state.work.operations.get(step)?.minutes.likely ?? 0;
+  const minutes = new Map<OperationId, number>();
+  const unknown = new Set<OperationId>();
+  for (const { steps, spentMin } of deeds.values()) {
+    const likely = steps.reduce((sum, step) => sum + likelyOf(step), 0);
+    for (const step of steps) {
+      const share = likely > 0 ? likelyOf(step) / likely : 1 / steps.length;
+      if (spentMin === undefined) unknown.add(step);
+      else minutes.set(step, (minutes.get(step) ?? 0) + spentMin * share);
+    }
   }
   for (const id of minutes.keys()) if (unknown.has(id) || state.progress.get(id)?.is !== 'done') minutes.delete(id);
   return minutes;

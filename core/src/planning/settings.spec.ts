@@ -123,11 +123,11 @@ describe('what the rest is planned with', () => {
   it('takes in what got stuck since, once, and drops what is settled', () => {
     const waits = [
       { operation: 'open:downpipe-turbo', min: 200, why: 'Two days in oil' },
-      { operation: 'open:battery-negative', min: 60, why: 'Hot' },
+      { operation: 'do:codes-before', min: 60, why: 'Tester is out' },
     ];
     const state = job(followed({ ...crew, waits }), stuck({ soakMin: 40 }), {
       kind: 'operation-done',
-      operation: 'open:battery-negative',
+      operation: 'do:codes-before',
     });
     const now = settingsNow(state, 'out', [], after(4));
     expect(now.waits).toEqual([{ operation: 'open:downpipe-turbo', min: 197, why: 'Two days in oil' }]);

@@ -6,8 +6,8 @@ import { jobProviders, tick } from './open-job';
 import { testJob } from './test-job';
 
 /** The first two steps of the test job. */
-export const first: EntryBody = { kind: 'operation-done', operation: 'open:battery-negative' };
-export const second: EntryBody = { kind: 'operation-done', operation: 'do:rail-wait' };
+export const first: EntryBody = { kind: 'operation-done', operation: 'do:codes-before' };
+export const second: EntryBody = { kind: 'operation-done', operation: 'open:battery-negative' };
 export const note = (text: string): EntryBody => ({ kind: 'noted', text });
 
 /** A desk at which the test job is open, as `server` has it. */

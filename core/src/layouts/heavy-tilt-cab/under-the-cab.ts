@@ -311,6 +311,20 @@ export const underTheCab: Piece = {
   chores: [
     ...(pressureFirst.chores ?? []),
     chore(
+      'look-from-above',
+      'back',
+      doing('Coolant under test pressure: look over every joint from above', top, [5, 8, 20], {
+        tools: ['pressure tester', 'lamp'],
+        tip: 'Cab still over, panels still off: once it is down nobody sees these. Fuel primed by hand where its pump is up here.',
+      }),
+      {
+        why: 'What leaks under the panels is not seen from beneath.',
+        where: { condition: 'cab-tilted', drained: 'coolant' },
+        after: [{ circuit: 'coolant' }],
+        before: [{ part: 'engine-tunnel' }, { condition: 'cab-tilted' }],
+      },
+    ),
+    chore(
       'bleed-steering',
       'back',
       doing('Bleed the steering from lock to lock, engine off', onGround(nose), [6, 10, 20], {

@@ -1,4 +1,17 @@
-import { after, behind, below, connectionsOf, inside, onlyAfter, part, removal, top } from '../author.js';
+import {
+  after,
+  behind,
+  below,
+  chore,
+  connectionsOf,
+  doing,
+  inside,
+  onGround,
+  onlyAfter,
+  part,
+  removal,
+  top,
+} from '../author.js';
 import { CYLINDER_NUMBERS } from '../cylinders.js';
 import type { Optional, Piece } from '../template.js';
 import type { Connection } from '../../connection-map/index.js';
@@ -23,6 +36,9 @@ export function loomPlug(
   });
 }
 
+/** What burns these is told by a control unit how much and when. */
+const WITH_A_CONTROL_UNIT = ['petrol-port', 'petrol-direct', 'single-point', 'diesel-rail'] as const;
+
 /** Under the engine cover: off before whatever lies there. */
 export const underCover = behind('engine-cover', 'It lies under the engine cover.');
 /** Of two batteries each burns by itself as long as the lead between them is on. */
@@ -41,7 +57,7 @@ export const batteryAndLoom: Piece = {
     part('loom', 'engine loom', 'bay-rear', 'electrics', { massKg: 6 }),
     part('control-unit', 'engine control unit', 'cabin', 'electrics', {
       massKg: 1,
-      when: { fuel: ['petrol-port', 'petrol-direct', 'single-point', 'diesel-rail'] },
+      when: { fuel: [...WITH_A_CONTROL_UNIT] },
     }),
     part('alternator', 'alternator', 'bay-left', 'electrics', {
       when: { hybrid: ['no'] },
@@ -148,7 +164,7 @@ export const batteryAndLoom: Piece = {
       access: [behind('undertray', 'The undertray covers the sump.')],
     }),
     loomPlug('crank-sensor', 'the crankshaft sensor', 'engine', below, {
-      when: { fuel: ['petrol-port', 'petrol-direct', 'single-point', 'diesel-rail'] },
+      when: { fuel: [...WITH_A_CONTROL_UNIT] },
       access: [aboveTray],
     }),
     loomPlug('cam-sensor', 'the camshaft sensor', 'engine', top, {
@@ -213,6 +229,23 @@ export const batteryAndLoom: Piece = {
       tip: 'Hold it: nothing else does. Taken out, or tied up at once.',
       nm: 45,
     }),
+  ],
+  chores: [
+    chore(
+      'codes-before',
+      'out',
+      doing('Read the stored codes and write them down', onGround(inside), [3, 5, 12], {
+        tools: ['diagnostic tester'],
+        tip: 'Key on, engine off. Nothing cleared: a picture of the screen with date and mileage. No current, no tester: say so and go on.',
+      }),
+      {
+        when: { fuel: [...WITH_A_CONTROL_UNIT] },
+        why: 'A battery that was off forgets; what was there before cannot be told from what came by unplugging.',
+        where: { opened: 'electrics' },
+        after: [],
+        before: [{ chore: 'run-dry' }, { connection: 'battery-negative' }],
+      },
+    ),
   ],
   conditions: [
     {

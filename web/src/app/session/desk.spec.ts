@@ -89,8 +89,8 @@ describe('the desk', () => {
     await settled(again.desk, server);
     expect(again.desk.kept()).toBe(0);
     expect(server.entries.map((entry) => ('operation' in entry ? entry.operation : ''))).toEqual([
+      'do:codes-before',
       'open:battery-negative',
-      'do:rail-wait',
     ]);
   });
 

@@ -88,7 +88,7 @@ describe('what is held up', () => {
     expect(held && desk.makeNote(held, 'Done: the lead, twice')).toBeUndefined();
     expect(desk.heldUp()).toEqual([]);
     await settled(desk, server);
-    expect(server.entries.at(-1)).toMatchObject({ text: 'Done: the lead, twice', operation: 'open:battery-negative' });
+    expect(server.entries.at(-1)).toMatchObject({ text: 'Done: the lead, twice', operation: 'do:codes-before' });
     server.nextAppend = problemAnswer('bad-input', 422, 'No.');
     desk.record(note('x'));
     await settled(desk, server);

@@ -1,7 +1,7 @@
 import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { MatExpansionPanelHarness } from '@angular/material/expansion/testing';
 import { TestBed } from '@angular/core/testing';
-import { foldLedger, isDone } from '@brisk/core/ledger';
+import { foldLedger, isDone, nextUp } from '@brisk/core/ledger';
 import { orderOf, planned, usualSettings } from '@brisk/core/planning';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { testJob, theirEntry } from '../../testing/test-job';
@@ -10,8 +10,9 @@ import { StepInHand } from './step-in-hand';
 
 const phases: readonly WorkPhase[] = ['strip', 'lift', 'refit', 'first-start', 'handover'];
 const at = (step: string) => workedUntil((state) => isDone(state, step));
-const open = (entries = workedUntil(() => true)) =>
-  openView(StepInHand, entries, (desk) => ({ state: desk.state(), phases }));
+/** The first joint of the job is in hand. */
+const begun = at('do:codes-before');
+const open = (entries = begun) => openView(StepInHand, entries, (desk) => ({ state: desk.state(), phases }));
 const sent = (view: Awaited<ReturnType<typeof open>>, from: number) =>
   view.server.entries.slice(from).map((entry) => ({ ...entry, id: '', at: '', by: '' }));
 const head = { id: '', at: '', by: '' };
@@ -52,7 +53,7 @@ describe('the step in hand', () => {
     expect(view.text()).toContain('The map says 1');
     await view.press('Done');
     await view.settle();
-    expect(sent(view, 0)).toEqual([
+    expect(sent(view, begun.length)).toEqual([
       {
         ...head,
         kind: 'fasteners-counted',
@@ -67,13 +68,33 @@ describe('the step in hand', () => {
     ]);
   });
 
+  it('takes the rest of a row of plugs along with one key, tags and all, and back again together', async () => {
+    const before = workedUntil((state) => nextUp(state)?.operation.id === 'open:injector-1');
+    const view = await open(before);
+    const tag = Math.max(0, ...(view.desk.state()?.tags.values() ?? []));
+    expect(view.text()).toContain(`with the whole row: tags ${tag + 1} to ${tag + 4}`);
+    await view.press('Numbers 1 to 4 done');
+    await view.settle();
+    const row = [1, 2, 3, 4].map((number) => `open:injector-${number}`);
+    const done = () => row.map((id) => isDone(view.desk.state() as never, id));
+    expect(done()).toEqual([true, true, true, true]);
+    expect([1, 2, 3, 4].map((number) => view.desk.state()?.tags.get(`injector-${number}`))).toEqual(
+      [1, 2, 3, 4].map((on) => tag + on),
+    );
+    expect(view.text()).not.toContain('Numbers');
+    await view.press('Undo last');
+    await view.settle();
+    expect(done()).toEqual([false, false, false, false]);
+    expect(view.desk.state()?.tags.get('injector-4')).toBeUndefined();
+  });
+
   it('puts fasteners back in their hole and leaves the tag off when asked', async () => {
     const view = await open();
     await view.press(/^Tag 1 on both halves/);
     await view.press('Its hole');
     await view.press('Done');
     await view.settle();
-    expect(sent(view, 0)).toEqual([
+    expect(sent(view, begun.length)).toEqual([
       { ...head, kind: 'fasteners-counted', connection: 'battery-negative', direction: 'out', count: 1, kept: 'hole' },
       { ...head, kind: 'operation-done', operation: 'open:battery-negative' },
     ]);
@@ -151,7 +172,7 @@ describe('the step in hand', () => {
   });
 
   it('keeps fasteners the way the job does, unless told otherwise', async () => {
-    const entries = [theirEntry({ kind: 'keeping-chosen', keeping: 'card' })];
+    const entries = [...begun, theirEntry({ kind: 'keeping-chosen', keeping: 'card' })];
     const view = await open(entries);
     await view.press('Done');
     await view.settle();
@@ -177,7 +198,7 @@ describe('the step in hand', () => {
     expect(view.text()).toContain('On a break. The clock stands.');
     await view.press('Done');
     await view.settle();
-    expect(sent(view, 0).map(({ kind }) => kind)).toEqual([
+    expect(sent(view, begun.length).map(({ kind }) => kind)).toEqual([
       'work-paused',
       'work-resumed',
       'fasteners-counted',
@@ -339,7 +360,7 @@ describe('the step in hand', () => {
       await view.settle();
     };
     await pick('one.jpg', 'two.jpg');
-    expect(sent(view, 0)).toEqual([
+    expect(sent(view, begun.length)).toEqual([
       expect.objectContaining({
         kind: 'photo-taken',
         pinnedTo: expect.objectContaining({ operation: 'open:battery-negative' }) as unknown,
@@ -349,6 +370,6 @@ describe('the step in hand', () => {
     expect(view.server.photos).toHaveLength(2);
     await pick('notes.pdf');
     expect(document.body.textContent).toContain('“notes.pdf” is no picture this device can read');
-    expect(view.server.entries).toHaveLength(2);
+    expect(view.server.entries).toHaveLength(begun.length + 2);
   });
 });

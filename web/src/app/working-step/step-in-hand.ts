@@ -24,6 +24,7 @@ import {
   nextOf,
   nextUp,
   partsAwaitedAt,
+  rowAhead,
   isPossible,
   setCountOf,
   setsOf,
@@ -264,6 +265,20 @@ export class StepInHand {
     source: this.atHand,
     computation: () => undefined,
   });
+  /** Plugs of the same row that one key may stand for together with the one in hand. */
+  protected readonly row = computed(() => {
+    const operation = this.doing();
+    return operation ? rowAhead(this.state(), operation) : [];
+  });
+  /** From which number to which the row in hand goes, and the tags that go on with it. */
+  protected readonly rowWords = computed(() => {
+    const numberIn = (id = '') => /\d+$/.exec(id)?.[0] ?? '';
+    const tag = this.tag()?.number ?? 0;
+    return {
+      numbers: `${numberIn(this.doing()?.id)} to ${numberIn(this.row().at(-1)?.id)}`,
+      tags: `with the whole row: tags ${tag} to ${tag + this.row().length}`,
+    };
+  });
   protected readonly tagBoth = linkedSignal({ source: this.atHand, computation: () => true });
 
   /** What is looked at where the joint in hand goes together. */
@@ -320,6 +335,7 @@ export class StepInHand {
     inject(DestroyRef).onDestroy(() => at.step.set(undefined));
     inject(Keys).use(
       { key: 'd', words: 'Done', act: () => void this.pressed() },
+      { key: 'D', words: 'The whole row done', act: () => this.row().length > 0 && this.done([], false, this.row()) },
       { key: 'x', words: 'Stuck', act: () => this.with((operation) => void this.actions.stuck(operation)) },
       {
         key: 's',
@@ -378,7 +394,8 @@ export class StepInHand {
     this.done();
   }
 
-  private done(first: readonly EntryBody[] = [], withOld = false): void {
+  /** Records the step in hand, with `first` before it, and the plugs of the `row` that go with it. */
+  protected done(first: readonly EntryBody[] = [], withOld = false, row: readonly Operation[] = []): void {
     const now = this.now();
     if (!now || this.litresWrong()) return;
     if (now.moveTo) {
@@ -391,7 +408,7 @@ export class StepInHand {
     const { operation } = now;
     if (operation.kind === 'hold-point' || operation.kind === 'torque') return;
     const recorded = this.recorder.record(
-      `Done: ${operation.title}${withOld ? ', with the old one' : ''}`,
+      `Done: ${[operation, ...row].map(({ title }) => title).join(', ')}${withOld ? ', with the old one' : ''}`,
       ...first,
       ...entriesAtStep(operation, {
         counting: this.counting(),
@@ -409,8 +426,28 @@ export class StepInHand {
         ...(withOld ? { withOld } : {}),
         ...(this.alone() ? { helped: true } : {}),
       },
+      ...row.flatMap((next, at) => this.entriesOfRow(next, at + 1)),
     );
     if (recorded) this.selection.take(undefined);
+  }
+
+  /** What is written with a plug of the row, `on` places after the one in hand. */
+  private entriesOfRow(operation: Operation, on: number): readonly EntryBody[] {
+    const own = tagAt(this.state(), operation);
+    const tag = own?.fresh && this.tagBoth() ? { ...own, number: (this.tag()?.number ?? own.number) + on } : undefined;
+    return [
+      ...entriesAtStep(operation, {
+        counting: undefined,
+        count: 0,
+        keeping: this.keeping(),
+        tag,
+        fluid: undefined,
+        litres: '',
+        asked: this.looks(),
+        looked: this.looked(),
+      }),
+      { kind: 'operation-done', operation: operation.id },
+    ];
   }
 
   private with(act: (operation: Operation) => void): void {

@@ -48,7 +48,7 @@ describe('the plan', () => {
   it('shows setups with where, how high, who, what to carry and what to catch', async () => {
     const view = await openView(Plan);
     const first = flat(view.element.querySelector('.setup'));
-    for (const part of ['Over the bay, on its wheels', 'Take', 'Ines', 'Let the rail pressure fall'])
+    for (const part of ['In the cabin, on its wheels', 'Take', 'Ines', 'Read the stored codes'])
       expect(first).toContain(part);
     expect(view.text()).toContain('Sign: Made safe');
     expect(view.text()).toContain('113');

@@ -10,7 +10,7 @@ describe('the record', () => {
     const view = await openView(RecordView, worked);
     const lines = [...view.element.querySelectorAll('.words')].map((one) => one.textContent?.trim());
     expect(lines[0]).toBe('Done: Let the low side down at the fuel filter');
-    expect(lines.at(-1)).toBe('Done: Unbolt the battery negative lead');
+    expect(lines.at(-1)).toBe('Done: Read the stored codes and write them down');
   });
 
   it('is searched by words and by person', async () => {
@@ -38,6 +38,6 @@ describe('the record', () => {
     expect(view.element.querySelectorAll('li.gone')).toHaveLength(1);
     expect(() => pressable(view.element, 'Take back: Done: Let the low side down at the fuel filter')).toThrow();
     expect(first?.kind).toBe('operation-done');
-    expect(pressable(view.element, 'Take back: Done: Unbolt the battery negative lead')).toBeTruthy();
+    expect(pressable(view.element, 'Take back: Done: Read the stored codes and write them down')).toBeTruthy();
   });
 });
