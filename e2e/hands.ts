@@ -102,6 +102,9 @@ function ringAt(page: Page): Promise<number> {
       const { outlineStyle, outlineWidth, outlineColor } = getComputedStyle(at);
       if (outlineStyle !== 'none' && !/rgba\(.*, 0\)|transparent/.test(outlineColor))
         widest = Math.max(widest, parseFloat(outlineWidth));
+      // A field that is written into shows it by its frame.
+      const frame = at.querySelector(':scope > .mdc-notched-outline > .mdc-notched-outline__leading');
+      if (frame) widest = Math.max(widest, parseFloat(getComputedStyle(frame).borderTopWidth));
       for (const indicator of at.parentElement?.querySelectorAll(':scope > .mat-focus-indicator') ?? []) {
         const { content, borderTopWidth, display } = getComputedStyle(indicator, '::before');
         if (content !== 'none' && display !== 'none') widest = Math.max(widest, parseFloat(borderTopWidth));

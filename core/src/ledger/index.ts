@@ -124,6 +124,7 @@ export { TORQUE_COLUMNS, torqueSheet, type TorqueRow } from './torque-sheet.js';
 export { yearsGiven } from './lives.js';
 export { lastEntriesOf } from './last-entries.js';
 export { rowAhead } from './row-ahead.js';
+export { MANY_BOLTS, torqueAlong, type TorqueAlong } from './torque-along.js';
 export { LONGEST_STRETCH_MIN, minutesByOperation, minutesByStop } from './phase-time.js';
 export {
   allLifted,

@@ -1,7 +1,7 @@
 import { TestbedHarnessEnvironment } from '@angular/cdk/testing/testbed';
 import { MatExpansionPanelHarness } from '@angular/material/expansion/testing';
 import { TestBed } from '@angular/core/testing';
-import { foldLedger, isDone, nextUp } from '@brisk/core/ledger';
+import { foldLedger, isDone, nextUp, torqueAlong, type JobState } from '@brisk/core/ledger';
 import { orderOf, planned, usualSettings } from '@brisk/core/planning';
 import type { WorkPhase } from '@brisk/core/teardown';
 import { testJob, theirEntry } from '../../testing/test-job';
@@ -86,6 +86,28 @@ describe('the step in hand', () => {
     await view.settle();
     expect(done()).toEqual([false, false, false, false]);
     expect(view.desk.state()?.tags.get('injector-4')).toBeUndefined();
+  });
+
+  it('records a joint closed and clicked with one key, and only where the wrench clicks', async () => {
+    const before = workedUntil((state) => {
+      const operation = nextUp(state)?.operation;
+      return operation !== undefined && torqueAlong(state, operation) !== undefined;
+    });
+    expect((await open(before)).text()).not.toContain('and clicked at');
+    TestBed.resetTestingModule();
+    localStorage.clear();
+    const view = await open(before);
+    const state = view.desk.state() as JobState;
+    const closing = nextUp(state)?.operation;
+    const along = closing && torqueAlong(state, closing);
+    await view.press(`Done, and clicked at ${along?.targetNm} N·m`);
+    await view.settle();
+    const now = view.desk.state() as JobState;
+    expect([closing?.id, along?.operation.id].map((id) => isDone(now, id ?? ''))).toEqual([true, true]);
+    expect(now.torques.get(closing?.connection ?? '')?.at(-1)).toMatchObject({
+      verdict: 'within',
+      read: { value: along?.targetNm, unit: 'N·m' },
+    });
   });
 
   it('puts fasteners back in their hole and leaves the tag off when asked', async () => {

@@ -25,6 +25,7 @@ import {
   nextUp,
   partsAwaitedAt,
   rowAhead,
+  torqueAlong,
   isPossible,
   setCountOf,
   setsOf,
@@ -61,6 +62,7 @@ import { KeepingChoice } from './keeping-choice';
 import { LeftList } from './left-list';
 import { LookTicks } from './look-ticks';
 import { StepNotes } from './step-notes';
+import { ShowsFigure } from '../session/shows-figure';
 import { StepActions } from './step-actions';
 import { Recorder } from '../session/recorder';
 import { JointActions } from './joint-actions';
@@ -116,6 +118,7 @@ export class StepInHand {
   private readonly person = inject(Person);
   private readonly shed = inject(ToolShed);
   private readonly scanner = inject(Scanner);
+  private readonly shows = inject(ShowsFigure);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly stations = STATION_WORDS;
   protected readonly heights = HEIGHT_WORDS;
@@ -279,6 +282,13 @@ export class StepInHand {
       tags: `with the whole row: tags ${tag} to ${tag + this.row().length}`,
     };
   });
+  /** The torque that one click gives as the joint in hand is closed, where the wrench at this device clicks. */
+  protected readonly along = computed(() => {
+    const operation = this.doing();
+    const counting = this.counting();
+    if (!operation || this.shows.on() || (counting && this.count() !== counting.expected)) return undefined;
+    return torqueAlong(this.state(), operation);
+  });
   protected readonly tagBoth = linkedSignal({ source: this.atHand, computation: () => true });
 
   /** What is looked at where the joint in hand goes together. */
@@ -335,7 +345,11 @@ export class StepInHand {
     inject(DestroyRef).onDestroy(() => at.step.set(undefined));
     inject(Keys).use(
       { key: 'd', words: 'Done', act: () => void this.pressed() },
-      { key: 'D', words: 'The whole row done', act: () => this.row().length > 0 && this.done([], false, this.row()) },
+      {
+        key: 'D',
+        words: 'The whole row done, or done and clicked',
+        act: () => (this.row().length > 0 ? this.done([], false, this.row()) : this.clicked()),
+      },
       { key: 'x', words: 'Stuck', act: () => this.with((operation) => void this.actions.stuck(operation)) },
       {
         key: 's',
@@ -394,8 +408,13 @@ export class StepInHand {
     this.done();
   }
 
-  /** Records the step in hand, with `first` before it, and the plugs of the `row` that go with it. */
-  protected done(first: readonly EntryBody[] = [], withOld = false, row: readonly Operation[] = []): void {
+  /** Records the step in hand, with `first` before it, and after it the plugs of its `row` and what goes `along`. */
+  protected done(
+    first: readonly EntryBody[] = [],
+    withOld = false,
+    row: readonly Operation[] = [],
+    along: readonly EntryBody[] = [],
+  ): void {
     const now = this.now();
     if (!now || this.litresWrong()) return;
     if (now.moveTo) {
@@ -427,6 +446,7 @@ export class StepInHand {
         ...(this.alone() ? { helped: true } : {}),
       },
       ...row.flatMap((next, at) => this.entriesOfRow(next, at + 1)),
+      ...along,
     );
     if (recorded) this.selection.take(undefined);
   }
@@ -448,6 +468,33 @@ export class StepInHand {
       }),
       { kind: 'operation-done', operation: operation.id },
     ];
+  }
+
+  /** Records the joint in hand closed and clicked at its figure. */
+  protected clicked(): void {
+    const along = this.along();
+    const operation = this.doing();
+    if (!along || !operation) return;
+    if (this.heldAlone() || this.awaited().length > 0) {
+      void this.pressed();
+      return;
+    }
+    const { targetNm, wrench } = along;
+    this.done(
+      [],
+      false,
+      [],
+      [
+        {
+          kind: 'torque-read',
+          connection: operation.connection ?? '',
+          wrench: wrench.id,
+          range: { lowestNm: wrench.lowestNm, highestNm: wrench.highestNm },
+          read: { value: targetNm, unit: 'N·m' },
+        },
+        { kind: 'operation-done', operation: along.operation.id, ...(this.alone() ? { helped: true } : {}) },
+      ],
+    );
   }
 
   private with(act: (operation: Operation) => void): void {

@@ -1,12 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { Connection } from '@brisk/core/connection-map';
-import { jointOf, type JobState } from '@brisk/core/ledger';
+import { jointOf, MANY_BOLTS, type JobState } from '@brisk/core/ledger';
 import { JointTightening } from './joint-tightening';
 import { TorqueEntry } from './torque-entry';
-
-/** A joint of so many bolts is tightened bolt by bolt, unless somebody says otherwise. */
-const MANY_BOLTS = 4;
 
 /** The torque of the joint in hand, bolt by bolt or with one reading for all: as it was begun, as somebody wants, or as is usual. */
 @Component({

@@ -45,13 +45,22 @@ const alone = (entries: Parameters<typeof openView>[1] = [], more: { readonly pr
 beforeEach(() => localStorage.clear());
 
 describe('the plan', () => {
+  it('has the key for what comes next in reach once a plan is followed', async () => {
+    const view = await openView(Plan);
+    draftOf().move(['open:airbox-bolts'], orderOf()[6], 'Moved');
+    await view.settle();
+    await view.press('Follow this plan');
+    await view.settle();
+    expect(document.activeElement?.textContent).toContain('Begin');
+  });
+
   it('shows setups with where, how high, who, what to carry and what to catch', async () => {
     const view = await openView(Plan);
     const first = flat(view.element.querySelector('.setup'));
     for (const part of ['In the cabin, on its wheels', 'Take', 'Ines', 'Read the stored codes'])
       expect(first).toContain(part);
     expect(view.text()).toContain('Sign: Made safe');
-    expect(view.text()).toContain('113');
+    expect(view.text()).toContain('114');
     expect(view.text()).toContain('Raise the machine onto stands');
     expect(view.text()).toContain('Catch about 6.8 l of coolant');
   });

@@ -4,9 +4,12 @@ import {
   Component,
   computed,
   effect,
+  ElementRef,
   inject,
+  Injector,
   input,
   signal,
+  viewChild,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { MatButton } from '@angular/material/button';
@@ -70,6 +73,8 @@ export class Plan {
   protected readonly draft = inject(PlanDraft);
   private readonly shed = inject(ToolShed);
   private readonly router = inject(Router);
+  private readonly injector = inject(Injector);
+  private readonly keys = viewChild<ElementRef<HTMLElement>>('keys');
   protected readonly duration = duration;
   protected readonly several = several;
   protected readonly wrong = signal('');
@@ -171,7 +176,14 @@ export class Plan {
   }
 
   protected follow(): void {
-    this.wrong.set(this.draft.follow() ?? '');
+    const wrong = this.draft.follow();
+    this.wrong.set(wrong ?? '');
+    // The key that was pressed goes; whoever works by the keyboard stands at the next one.
+    if (wrong === undefined) afterNextRender(() => this.toTheFirstKey(), { injector: this.injector });
+  }
+
+  private toTheFirstKey(): void {
+    this.keys()?.nativeElement.querySelector<HTMLElement>('a, button')?.focus();
   }
 
   protected show(step: string): void {
