@@ -1,12 +1,12 @@
 import { expect } from '@playwright/test';
-import { beginJob, LOOM_NOTES, LOOM_NOTES_PDF } from './shed';
+import { beginAtBattery, LOOM_NOTES, LOOM_NOTES_PDF } from './shed';
 import { open, test } from './tablet';
 
 test('a page is found by its words, drawn on, pinned to a joint, and opened from the step in hand', async ({
   page,
   request,
 }) => {
-  const job = await beginJob(request, 'Literature');
+  const job = await beginAtBattery(request, 'Literature');
   await open(page, `/jobs/${job}/literature`);
   await page.locator('input[name=literature]').setInputFiles([
     { name: 'tug-loom-notes.pdf', mimeType: 'application/pdf', buffer: LOOM_NOTES_PDF },
