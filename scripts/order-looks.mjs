@@ -163,6 +163,7 @@ export const LOOKS = {
   'panels over a truck’s engine closed before anybody looked at what they hide': ({ work }) =>
     work.operations.has('fit:engine-tunnel') &&
     work.operations.has('fill:coolant') &&
+    work.lump.has('engine') &&
     !['do:look-from-above', 'check:leaks'].some((id) => before(work, 'fit:engine-tunnel').has(id)),
   'a battery taken off before its codes were written down': ({ map, work }) =>
     map.parts.some(({ id }) => id === 'control-unit') &&
@@ -358,7 +359,9 @@ export const LOOKS = {
     map.parts.some(({ id }) => id === 'converter') &&
     [...work.bench.replaced.values()].some((stays) => stays.has('gearbox')) &&
     [...work.operations.keys()].some(
-      (id) => /^shift:together-/.test(id) && !before(work, id).has('shift:charge-converter'),
+      (id) =>
+        (/^shift:together-/.test(id) || (id === 'hold:pre-lower' && !work.lump.has('flexplate'))) &&
+        !before(work, id).has('shift:charge-converter'),
     ),
   'oil filled before the powerpack is in its place': ({ work }) =>
     [...work.operations.keys()].some(

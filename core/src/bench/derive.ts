@@ -127,10 +127,11 @@ function stagesFor({ map, leftOff }: JobPlan, { opened }: BenchRequirements): Re
   );
 }
 
-/** Whether a chore is done on what is out of the machine: as it says itself, or as what it comes before and after is. */
+/** Whether a chore is done on what is out of the machine: as it says itself, as what it comes after is, or what it comes before. */
 function isDoneOutside({ map }: JobPlan, { lump }: Teardown, { where, after, before }: Chore): boolean {
   if (where?.comesOut !== undefined || where?.staysIn !== undefined) return where.staysIn === undefined;
-  const ends = [...after, ...before].flatMap((deed): readonly PartId[] => {
+  const done = after.length > 0 ? after : before;
+  const ends = done.flatMap((deed): readonly PartId[] => {
     if ('renewal' in deed) return map.renewals?.filter(({ id }) => id === deed.renewal).map(({ at }) => at) ?? [];
     if ('part' in deed) return [deed.part];
     const id = 'connection' in deed ? deed.connection : 'undone' in deed ? deed.undone : undefined;

@@ -81,6 +81,17 @@ describe('another automatic', () => {
     expect(ancestorsOf('close:gearbox-cooler-pipes', work).has('do:flush-cooler')).toBe(true);
   });
 
+  it('has it filled too where the gearbox comes out alone and is never drawn off an engine at the bench', () => {
+    const alone = startOf({ ...plan('transverse-automatic'), powerpack: 'gearbox', route: 'under-gearbox' });
+    const other = then(alone, { kind: 'unit-decided', unit: 'gearbox', becomes: 'exchange', comesWith: [] }).work;
+    const before = (id: string) => ancestorsOf(id, other).has('shift:charge-converter');
+    expect([before('close:converter-shaft'), before('do:converter-home'), before('hold:pre-lower')]).toEqual([
+      true,
+      true,
+      true,
+    ]);
+  });
+
   it('is not charged, and nothing is flushed, where the old one goes back', () => {
     const same = startOf(plan('longitudinal-automatic')).work.operations;
     expect([same.has('shift:charge-converter'), same.has('do:flush-cooler')]).toEqual([false, false]);

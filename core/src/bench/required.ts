@@ -230,13 +230,15 @@ export function benchRequired(plan: JobPlan, out: Requirements, decisions: Bench
     replaced,
   };
 
-  /** What is charged by hand while it can be reached: with the unit that drives it parted from the one it sits on. */
+  /** What is charged by hand while it can be reached: its unit is parted from the other one, at the bench or on the way out. */
   function charged(): BenchRequirements['charged'] {
     if (!planHeldTo(plan, 8)) return [];
     return map.parts.flatMap(({ id, ridesWith, chargedWith }) => {
       if (ridesWith === undefined || chargedWith === undefined || !there.has(id)) return [];
       const another = [...replaced.values()].some((stays) => stays.has(ridesWith));
-      const reached = pairs.some(({ stays, leaves }) => [stays, leaves].includes(ridesWith));
+      const reached =
+        pairs.some(({ stays, leaves }) => [stays, leaves].includes(ridesWith)) ||
+        map.connections.some(({ between }) => between.includes(id) && between.some((end) => !out.lump.has(end)));
       return another && reached
         ? [{ part: id, circuit: chargedWith, why: 'Another one comes dry: its pump would run without oil at first.' }]
         : [];

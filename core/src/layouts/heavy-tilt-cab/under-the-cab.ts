@@ -315,12 +315,12 @@ export const underTheCab: Piece = {
       'back',
       doing('Coolant under test pressure: look over every joint from above', top, [5, 8, 20], {
         tools: ['pressure tester', 'lamp'],
-        tip: 'Cab still over, panels still off: once it is down nobody sees these. Fuel primed by hand where its pump is up here.',
+        tip: 'Cab still over, panels still off: once it is down nobody sees these. The fuel joints as well, cocks open.',
       }),
       {
         why: 'What leaks under the panels is not seen from beneath.',
-        where: { condition: 'cab-tilted', drained: 'coolant' },
-        after: [{ circuit: 'coolant' }],
+        where: { comesOut: 'engine', condition: 'cab-tilted', drained: 'coolant' },
+        after: [{ circuit: 'coolant' }, { condition: 'tank-closed' }],
         before: [{ part: 'engine-tunnel' }, { condition: 'cab-tilted' }],
       },
     ),
