@@ -180,7 +180,7 @@ async function stepInHand(page: Page, hands: Hands): Promise<void> {
   const bolt = step.getByRole('button', { name: /^Bolts? [\d and]+( clicked|: \d+° on)$/ });
   const clicked = step.getByRole('button', { name: /^Clicked at / });
   const done = step.locator('button.done');
-  const row = step.locator('button.row-done');
+  const atOnce = step.locator('button.at-once');
   await clicked.or(tightened).or(bolt).or(done).first().waitFor();
   const bolts = (await tightened.first().isVisible()) ? tightened.first() : bolt.first();
   if (await clicked.isVisible()) await hands.press(clicked);
@@ -189,8 +189,8 @@ async function stepInHand(page: Page, hands: Hands): Promise<void> {
     await hands.press(bolts);
     await expect(step).not.toHaveText(entries ?? '');
     return;
-  } else if (await row.isVisible()) {
-    if (!(await hands.key('D'))) await hands.press(row);
+  } else if (await atOnce.isVisible()) {
+    if (!(await hands.key('D'))) await hands.press(atOnce);
   } else if (!(await hands.key('d'))) await hands.press(done);
   // A wait is asked about, a part that is not here too.
   const dialog = page.getByRole('dialog');

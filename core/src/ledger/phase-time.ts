@@ -27,7 +27,7 @@ export function minutesByStop(state: JobState): ReadonlyMap<Stop, number> {
  * long to be work are not in it: nobody knows.
  */
 export function minutesByOperation(state: JobState): ReadonlyMap<OperationId, number> {
-  const deeds = new Map<string, { readonly steps: OperationId[]; spentMin: number | undefined }>();
+  const deeds = new Map<string, { readonly steps: Set<OperationId>; spentMin: number | undefined }>();
   const pending = new Map<string, number | undefined>();
   for (const { entry, workedMin } of stretches(state)) {
     const { by } = entry;
@@ -39,8 +39,8 @@ export function minutesByOperation(state: JobState): ReadonlyMap<OperationId, nu
     const spent = begins ? 0 : workedMin === undefined || before === undefined ? undefined : before + workedMin;
     pending.set(by, are === 'of-the-step' || are === 'by-itself' ? 0 : spent);
     if (step === undefined || state.corrected.has(entry.id)) continue;
-    const deed = deeds.get(`${by} ${entry.at}`) ?? { steps: [], spentMin: 0 };
-    deed.steps.push(step);
+    const deed = deeds.get(`${by} ${entry.at}`) ?? { steps: new Set(), spentMin: 0 };
+    deed.steps.add(step);
     deed.spentMin = deed.spentMin === undefined || spent === undefined ? undefined : deed.spentMin + spent;
     deeds.set(`${by} ${entry.at}`, deed);
   }
@@ -48,9 +48,9 @@ export function minutesByOperation(state: JobState): ReadonlyMap<OperationId, nu
   const minutes = new Map<OperationId, number>();
   const unknown = new Set<OperationId>();
   for (const { steps, spentMin } of deeds.values()) {
-    const likely = steps.reduce((sum, step) => sum + likelyOf(step), 0);
+    const likely = [...steps].reduce((sum, step) => sum + likelyOf(step), 0);
     for (const step of steps) {
-      const share = likely > 0 ? likelyOf(step) / likely : 1 / steps.length;
+      const share = likely > 0 ? likelyOf(step) / likely : 1 / steps.size;
       if (spentMin === undefined) unknown.add(step);
       else minutes.set(step, (minutes.get(step) ?? 0) + spentMin * share);
     }

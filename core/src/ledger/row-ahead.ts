@@ -14,7 +14,7 @@ export function rowAhead(state: JobState, operation: Operation): readonly Operat
   const row: Operation[] = [operation];
   for (let number = numberOf(operation) + 1; ; number += 1) {
     const next = state.work.operations.get(`${rowOf(operation)}${number}`);
-    if (!next || !isPlain(state, next) || !asks(next, operation)) break;
+    if (!next || !isPlain(state, next) || !isToldBy(next, operation)) break;
     const taken = new Set(row.map(({ id }) => id));
     const waits = (state.work.into.get(next.id) ?? []).map(({ before }) => state.work.operations.get(before));
     if (!waits.every((one) => one === undefined || taken.has(one.id) || isSettled(state, one))) break;
@@ -28,7 +28,10 @@ const rowOf = ({ id }: Operation) => /^(.*-)\d+$/.exec(id)?.[1];
 
 const numberOf = ({ id }: Operation) => Number(/\d+$/.exec(id)?.[0]);
 
-/** Whether `operation` is a plug that is still to do, with nothing to count, to catch, to photograph or to wait for. */
+/**
+ * Whether `operation` is a plug that is still to do, with nothing written at it, and nothing to count, to catch, to photograph
+ * or to wait for.
+ */
 function isPlain(state: JobState, operation: Operation): boolean {
   const { connection = '', photo, hands } = operation;
   return (
@@ -37,6 +40,7 @@ function isPlain(state: JobState, operation: Operation): boolean {
     hands === 1 &&
     !photo &&
     !state.progress.has(operation.id) &&
+    !state.notes.some((note) => note.operation === operation.id) &&
     heightNeeded(state, operation) === undefined &&
     countingAt(state, operation) === undefined &&
     fluidAt(state, operation) === undefined &&
@@ -44,7 +48,9 @@ function isPlain(state: JobState, operation: Operation): boolean {
   );
 }
 
-/** Whether `next` asks for no more care, and nothing else to take, than `first`. */
-const asks = (next: Operation, first: Operation) =>
+/** Whether all there is to read at `next` stands at `first` as well: nobody signs for a caution or a tip that was not shown. */
+const isToldBy = (next: Operation, first: Operation) =>
+  next.station === first.station &&
   next.cautions.every((caution) => first.cautions.includes(caution)) &&
-  next.tools.every((tool) => first.tools.includes(tool));
+  next.tools.every((tool) => first.tools.includes(tool)) &&
+  (next.tip === undefined || next.tip === first.tip);

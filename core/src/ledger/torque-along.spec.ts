@@ -44,6 +44,8 @@ describe('a torque that goes along with the closing', () => {
           waits ||
           refit?.torque?.angleDeg !== undefined ||
           refit?.torque?.eachRead === true ||
+          refit?.torque?.stages !== undefined ||
+          !torque.cautions.every((one) => close?.cautions.includes(one)) ||
           torque.hands > (close?.hands ?? 1) ||
           (torque.height !== 'either' && torque.height !== state.height),
       ];

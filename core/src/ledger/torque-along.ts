@@ -17,19 +17,30 @@ export interface TorqueAlong {
 
 /**
  * The torque whoever closes a joint at `operation` goes straight on to, as far as one click stands for all of it: a joint of few
- * bolts, without an angle, that nothing but the closing holds, and that wants no other height and no more hands.
+ * bolts, without stages or an angle, that nothing but the closing holds, and that wants no other height, no more hands and no
+ * more care than the closing.
  * Undefined where the closing has none, or it wants to be done by itself.
  */
 export function torqueAlong(state: JobState, operation: Operation): TorqueAlong | undefined {
-  const { kind, connection = '', hands } = operation;
+  const { kind, connection = '', hands, cautions } = operation;
   const torque = state.work.operations.get(operationId.torque(connection));
   const spec = state.work.connections.get(connection)?.refit.torque;
   if (kind !== 'connect' || !torque || !spec || isSettled(state, torque) || state.progress.has(torque.id))
     return undefined;
   const bySelf =
-    spec.eachRead === true || spec.angleDeg !== undefined || (jointOf(state, connection)?.bolts ?? 0) >= MANY_BOLTS;
+    spec.eachRead === true ||
+    spec.angleDeg !== undefined ||
+    spec.stages !== undefined ||
+    (jointOf(state, connection)?.bolts ?? 0) >= MANY_BOLTS;
   const wrench = wrenchFor(spec.targetNm);
-  if (bySelf || !wrench || torque.hands > hands || heightNeeded(state, torque) !== undefined) return undefined;
+  if (
+    bySelf ||
+    !wrench ||
+    torque.hands > hands ||
+    !torque.cautions.every((one) => cautions.includes(one)) ||
+    heightNeeded(state, torque) !== undefined
+  )
+    return undefined;
   if (state.torques.has(connection) || state.tightened.has(connection)) return undefined;
   const waits = (state.work.into.get(torque.id) ?? []).map(({ before }) => state.work.operations.get(before));
   const held = waits.some((one) => one !== undefined && one.id !== operation.id && !isSettled(state, one));

@@ -24,8 +24,6 @@ import {
   nextOf,
   nextUp,
   partsAwaitedAt,
-  rowAhead,
-  torqueAlong,
   isPossible,
   setCountOf,
   setsOf,
@@ -67,7 +65,8 @@ import { StepActions } from './step-actions';
 import { Recorder } from '../session/recorder';
 import { JointActions } from './joint-actions';
 import { StepClock } from './step-clock';
-import { entriesAtStep } from './step-entries';
+import { moreAtOnce, type MoreAtOnce } from './more-at-once';
+import { entriesAtStep, type SetAtStep } from './step-entries';
 import { Stepper } from '../ui/stepper';
 import { TorqueStep } from './torque-step';
 import { turnsBetweenTouches } from './turns';
@@ -268,27 +267,6 @@ export class StepInHand {
     source: this.atHand,
     computation: () => undefined,
   });
-  /** Plugs of the same row that one key may stand for together with the one in hand. */
-  protected readonly row = computed(() => {
-    const operation = this.doing();
-    return operation ? rowAhead(this.state(), operation) : [];
-  });
-  /** From which number to which the row in hand goes, and the tags that go on with it. */
-  protected readonly rowWords = computed(() => {
-    const numberIn = (id = '') => /\d+$/.exec(id)?.[0] ?? '';
-    const tag = this.tag()?.number ?? 0;
-    return {
-      numbers: `${numberIn(this.doing()?.id)} to ${numberIn(this.row().at(-1)?.id)}`,
-      tags: `with the whole row: tags ${tag} to ${tag + this.row().length}`,
-    };
-  });
-  /** The torque that one click gives as the joint in hand is closed, where the wrench at this device clicks. */
-  protected readonly along = computed(() => {
-    const operation = this.doing();
-    const counting = this.counting();
-    if (!operation || this.shows.on() || (counting && this.count() !== counting.expected)) return undefined;
-    return torqueAlong(this.state(), operation);
-  });
   protected readonly tagBoth = linkedSignal({ source: this.atHand, computation: () => true });
 
   /** What is looked at where the joint in hand goes together. */
@@ -332,6 +310,26 @@ export class StepInHand {
   protected readonly helped = linkedSignal({ source: this.atHand, computation: () => false });
   /** It is not begun before somebody is with them. */
   protected readonly heldAlone = computed(() => this.alone() && !this.helped());
+  /** What was set, typed and ticked at the step in hand. */
+  private readonly set = computed((): SetAtStep => ({
+    counting: this.counting(),
+    count: this.count(),
+    keeping: this.keeping(),
+    tag: this.tagBoth() ? this.tag() : undefined,
+    fluid: this.circuit(),
+    litres: this.litres(),
+    asked: this.looks(),
+    looked: this.looked(),
+  }));
+  /** What one key may stand for together with the step in hand. */
+  protected readonly more = computed(() => {
+    const operation = this.doing();
+    const clicks = !this.shows.on() && !this.heldAlone() && this.awaited().length === 0;
+    return (
+      operation &&
+      moreAtOnce(this.state(), operation, { set: this.set(), turns: this.turns(), clicks, helped: this.alone() })
+    );
+  });
   protected readonly wantsTwo = 'It wants two people. Hold until somebody is with you, then say so.';
 
   protected readonly canSkip = computed(() => {
@@ -345,11 +343,7 @@ export class StepInHand {
     inject(DestroyRef).onDestroy(() => at.step.set(undefined));
     inject(Keys).use(
       { key: 'd', words: 'Done', act: () => void this.pressed() },
-      {
-        key: 'D',
-        words: 'The whole row done, or done and clicked',
-        act: () => (this.row().length > 0 ? this.done([], false, this.row()) : this.clicked()),
-      },
+      { key: 'D', words: 'Done, with what the second key names', act: () => this.doneAtOnce() },
       { key: 'x', words: 'Stuck', act: () => this.with((operation) => void this.actions.stuck(operation)) },
       {
         key: 's',
@@ -408,13 +402,13 @@ export class StepInHand {
     this.done();
   }
 
-  /** Records the step in hand, with `first` before it, and after it the plugs of its `row` and what goes `along`. */
-  protected done(
-    first: readonly EntryBody[] = [],
-    withOld = false,
-    row: readonly Operation[] = [],
-    along: readonly EntryBody[] = [],
-  ): void {
+  /** Done, and with it all that the second key names. */
+  protected doneAtOnce(): void {
+    const more = this.more();
+    if (more) this.done([], false, more);
+  }
+
+  private done(first: readonly EntryBody[] = [], withOld = false, more?: MoreAtOnce): void {
     const now = this.now();
     if (!now || this.litresWrong()) return;
     if (now.moveTo) {
@@ -427,74 +421,18 @@ export class StepInHand {
     const { operation } = now;
     if (operation.kind === 'hold-point' || operation.kind === 'torque') return;
     const recorded = this.recorder.record(
-      `Done: ${[operation, ...row].map(({ title }) => title).join(', ')}${withOld ? ', with the old one' : ''}`,
+      `Done: ${[operation.title, ...(more?.titles ?? [])].join(', ')}${withOld ? ', with the old one' : ''}`,
       ...first,
-      ...entriesAtStep(operation, {
-        counting: this.counting(),
-        count: this.count(),
-        keeping: this.keeping(),
-        tag: this.tagBoth() ? this.tag() : undefined,
-        fluid: this.circuit(),
-        litres: this.litres(),
-        asked: this.looks(),
-        looked: this.looked(),
-      }),
+      ...entriesAtStep(operation, this.set()),
       {
         kind: 'operation-done',
         operation: operation.id,
         ...(withOld ? { withOld } : {}),
         ...(this.alone() ? { helped: true } : {}),
       },
-      ...row.flatMap((next, at) => this.entriesOfRow(next, at + 1)),
-      ...along,
+      ...(more?.bodies ?? []),
     );
     if (recorded) this.selection.take(undefined);
-  }
-
-  /** What is written with a plug of the row, `on` places after the one in hand. */
-  private entriesOfRow(operation: Operation, on: number): readonly EntryBody[] {
-    const own = tagAt(this.state(), operation);
-    const tag = own?.fresh && this.tagBoth() ? { ...own, number: (this.tag()?.number ?? own.number) + on } : undefined;
-    return [
-      ...entriesAtStep(operation, {
-        counting: undefined,
-        count: 0,
-        keeping: this.keeping(),
-        tag,
-        fluid: undefined,
-        litres: '',
-        asked: this.looks(),
-        looked: this.looked(),
-      }),
-      { kind: 'operation-done', operation: operation.id },
-    ];
-  }
-
-  /** Records the joint in hand closed and clicked at its figure. */
-  protected clicked(): void {
-    const along = this.along();
-    const operation = this.doing();
-    if (!along || !operation) return;
-    if (this.heldAlone() || this.awaited().length > 0) {
-      void this.pressed();
-      return;
-    }
-    const { targetNm, wrench } = along;
-    this.done(
-      [],
-      false,
-      [],
-      [
-        {
-          kind: 'torque-read',
-          connection: operation.connection ?? '',
-          wrench: wrench.id,
-          range: { lowestNm: wrench.lowestNm, highestNm: wrench.highestNm },
-          read: { value: targetNm, unit: 'N·m' },
-        },
-        { kind: 'operation-done', operation: along.operation.id, ...(this.alone() ? { helped: true } : {}) },
-      ],
-    );
   }
 
   private with(act: (operation: Operation) => void): void {
