@@ -57,7 +57,8 @@ export function byKeyboard(page: Page): Hands {
       if (tabs > MOST_TABS) throw new Error(`The Tab key does not get to ${String(what)}.`);
       await page.keyboard.press(ahead ? 'Tab' : 'Shift+Tab');
     }
-    expect(await ringAt(page), `A ring at ${String(what)}`).toBeGreaterThanOrEqual(2);
+    // The frame of a field is drawn a moment after the key.
+    await expect.poll(() => ringAt(page), `A ring at ${String(what)}`).toBeGreaterThanOrEqual(2);
   };
   return {
     press: async (what) => {
