@@ -71,7 +71,8 @@ test.describe('on a device of its own', () => {
     await page.getByRole('button', { name: 'Look longer' }).click();
     await page.getByRole('button', { name: 'Stop, take the best' }).click();
     await expect(page.getByText('Not followed yet.')).toBeVisible();
-    expect(await finish(page)).toBeLessThanOrEqual(looked);
+    // What is weighed is more than the finish: a minute later may leave less lying open. It is never back where it began.
+    expect(await finish(page)).toBeLessThan(before);
     await draftOnDevice(page);
     await page.reload();
     await expect(page.getByText('Not followed yet.')).toBeVisible();
